@@ -51,19 +51,38 @@ func TestNoWaterUntilAsDryAsItsKindHasIt(t *testing.T) {
 	}
 }
 
-// What was found dry and stands firm drinks before it is washed and sprayed that day; what is moist keeps its
-// order.
-func TestTheDryDrinkBeforeTheyAreSprayed(t *testing.T) {
-	for moist, first := range map[string]bool{"bone": true, "right": false} {
-		p, err := Plan(situationOf(t, `{"kind":"citrus-calamondin","causes":["mealybug"],"on":"2026-06-15","answers":
-			{"moist":"`+moist+`","liveRoots":9},"place":{"warmthC":20}}`))
-		require.NoError(t, err)
-		at := func(op treatment.OperatorID) int {
-			return slices.IndexFunc(p.Sittings[0].Steps, func(x treatment.Step) bool { return x.Op == op })
+// What was found dry and stands firm drinks before it is washed and sprayed or pieces are cut from it that day; what
+// is moist keeps its order.
+func TestTheDryDrinkBeforeTheyAreSprayedAndCut(t *testing.T) {
+	for _, c := range []struct {
+		kind, ails string
+		work       treatment.OperatorID
+	}{
+		{"citrus-calamondin", `"causes":["mealybug"]`, treatment.WashDown},
+		{"euphorbia-pulcherrima", `"wish":"propagate"`, treatment.TipCut},
+	} {
+		for moist, first := range map[string]bool{"bone": true, "due": true, "right": false} {
+			p, err := Plan(situationOf(t, `{"kind":"`+c.kind+`",`+c.ails+`,"on":"2026-06-15","answers":
+				{"moist":"`+moist+`","liveRoots":9},"place":{"warmthC":20}}`))
+			require.NoError(t, err)
+			at := func(op treatment.OperatorID) int {
+				return slices.IndexFunc(p.Sittings[0].Steps, func(x treatment.Step) bool { return x.Op == op })
+			}
+			require.GreaterOrEqual(t, at(c.work), 0)
+			rule := at(treatment.ByRule)
+			assert.Equal(t, first, rule >= 0 && rule < at(c.work), "%s, %s", c.kind, moist)
 		}
-		require.GreaterOrEqual(t, at(treatment.Soap), 0)
-		rule := at(treatment.ByRule)
-		assert.Equal(t, first, rule >= 0 && rule < at(treatment.WashDown), moist)
+	}
+}
+
+// A crown is emptied where the plant has one that holds water, and dried wherever it was found wet.
+func TestOnlyACrownIsEmptied(t *testing.T) {
+	for kind, emptied := range map[string]bool{"phalaenopsis-hybrid": true, "curio-rowleyanus": false} {
+		s := `{"kind":"` + kind + `","causes":["crown-wet"],"on":"2026-03-15","answers":{"moist":"right"}}`
+		words, _ := said(t, s, treatment.CrownDrain)
+		assert.Equal(t, emptied, len(words) > 0, kind)
+		words, _ = said(t, s, treatment.CrownDry)
+		assert.NotEmpty(t, words, kind)
 	}
 }
 

@@ -35,9 +35,10 @@ func (c *composer) heldWhileWet(list []*sit) []*sit {
 func (c *composer) wateredWhileDry(list []*sit) []*sit {
 	switch {
 	case c.dueNow() && !tellsOfWater(list):
-		return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.ByRule, water(c.betterWater()))})
+		rule := do(treatment.ByRule, water(c.betterWater()))
+		return drinksBeforeWork(c.onDay(list, treatment.CareSit, 0, []step{rule}))
 	case c.dueNow() && !c.limp:
-		return c.ruledToday(list)
+		return drinksBeforeWork(c.ruledToday(list))
 	case c.limp, c.rotLives:
 		return list
 	case c.airDried() && !tellsOfWater(list):
@@ -50,7 +51,7 @@ func (c *composer) wateredWhileDry(list []*sit) []*sit {
 	case !c.foundTooDry():
 		return list
 	}
-	return drinksBeforeSprays(c.drinksToday(list))
+	return drinksBeforeWork(c.drinksToday(list))
 }
 
 // ruledToday says today what a plan says first of its water, where that is its rule on a later day.
@@ -117,19 +118,19 @@ func waitsForWater(s *sit, x step) bool {
 // ofItsWater says whether a step is of the water of the plant itself, and not of its pieces.
 func ofItsWater(x step) bool { return slices.Contains(waters, x.Op) && x.Params.For == "" }
 
-// drinksBeforeSprays has what was found too dry drink before it is washed and sprayed that day: soap, oil and
-// products burn a leaf that wants water (common practice, and what their labels say).
-func drinksBeforeSprays(list []*sit) []*sit {
+// drinksBeforeWork has what was found dry drink before it is washed, sprayed or cut that day: soap, oil and products
+// burn a leaf that wants water, and its pieces root from what they hold (common practice, and what labels say).
+func drinksBeforeWork(list []*sit) []*sit {
 	for _, s := range list {
-		wet := slices.IndexFunc(s.steps, func(x step) bool {
-			return x.Op == treatment.WashDown || slices.Contains(sprays, x.Op)
+		work := slices.IndexFunc(s.steps, func(x step) bool {
+			return among(x.Op, treatment.WashDown, treatment.CleanBlade) || slices.Contains(sprays, x.Op)
 		})
 		drinks := slices.IndexFunc(s.steps, func(x step) bool { return ruled(x) && x.Every == 0 })
-		if !s.dated || s.day > 0 || wet < 0 || drinks < wet {
+		if !s.dated || s.day > 0 || work < 0 || drinks < work {
 			continue
 		}
 		rule := s.steps[drinks]
-		s.steps = slices.Insert(slices.Delete(slices.Clone(s.steps), drinks, drinks+1), wet, rule)
+		s.steps = slices.Insert(slices.Delete(slices.Clone(s.steps), drinks, drinks+1), work, rule)
 	}
 	return list
 }

@@ -33,6 +33,9 @@ var placings = map[treatment.OperatorID]placing{
 	treatment.LabelDrug:   placeDrug,
 	treatment.Release:     placeRelease,
 	treatment.SlideLook:   func(c *composer, _ *plain) bool { return c.sitsOnDay() || c.piece },
+	treatment.CrownDrain: func(c *composer, p *plain) bool { // where there is no crown to empty
+		return p.cause == cause.CrownWet && notKnownTo(p.cause)(c.subject)
+	},
 	treatment.Loosen: func(c *composer, p *plain) bool { // not where the mix is new, or there is none
 		return c.seat == facts.InJar || c.sitsOnDay() && c.sat <= p.day+1
 	},

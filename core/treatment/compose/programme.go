@@ -321,15 +321,22 @@ func (c *composer) onLeaves(list []cause.ID) {
 
 // tender says whether a product has to wait for it to drink, cool or heal.
 func (c *composer) tender() bool {
-	return c.thirsty ||
-		c.has(cause.SunScorch, cause.LampBurn, cause.SprayInjury, cause.HeatStress, cause.ColdInjury) ||
-		c.airC > 30 ||
-		c.has(cause.Drought)
+	return c.thirsty || c.hurt() || c.airC > sprayC
+}
+
+// hurt says whether its leaves were burnt, heated, chilled or dried.
+func (c *composer) hurt() bool {
+	return c.has(cause.SunScorch, cause.LampBurn, cause.SprayInjury, cause.HeatStress, cause.ColdInjury, cause.Drought)
+}
+
+// minedInHeat says whether no more than the heat keeps products off it, and what mines its leaves goes with them.
+func (c *composer) minedInHeat(list []cause.ID) bool {
+	return slices.Contains(list, cause.LeafMiner) && !c.limp && !c.hurt()
 }
 
 // stripInfested takes the worst leaves off before the first treatment.
 func (c *composer) stripInfested(list []cause.ID) {
-	if c.leafless || c.thirsty || c.tender() {
+	if c.leafless || c.thirsty || c.tender() && !c.minedInHeat(list) {
 		return
 	}
 	s := do(treatment.RemoveLeaves, organ(treatment.OnLeaf), what("infested"))

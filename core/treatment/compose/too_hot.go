@@ -2,6 +2,7 @@ package compose
 
 import (
 	"fmt"
+	"slices"
 
 	"tendermend/core/cause"
 	"tendermend/core/treatment"
@@ -15,7 +16,7 @@ const burns = "over 30 °C what is sprayed burns the leaves: "
 
 // tooHot only washes until it is cooler, and says so; it is looked at when it is washed.
 func (c *composer) tooHot(list []cause.ID, k clock) {
-	if !c.wetOK() && !shielded(list) {
+	if !shielded(list) && (!c.wetOK() || onlyMined(list)) {
 		c.leave("products", burns+"bring it where it is cooler, and plan again there")
 		c.draft.at(7, rankLook, do(treatment.Look, every(7, toDay(7+7*(k.clear/7+1)))))
 		return
@@ -33,6 +34,11 @@ func (c *composer) tooHot(list []cause.ID, k clock) {
 		c.draft.at(between, rankLook, do(treatment.Look, every(between, toDay(last))))
 	}
 	c.lookAfter(list, last, k)
+}
+
+// onlyMined says whether all that is on it sits inside its leaves, where no wash reaches it.
+func onlyMined(list []cause.ID) bool {
+	return !slices.ContainsFunc(list, func(id cause.ID) bool { return id != cause.LeafMiner })
 }
 
 // hotLookDays is how many days at least lie between two looks at what is only washed (common practice).

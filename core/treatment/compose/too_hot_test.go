@@ -41,6 +41,18 @@ func TestWhatIsTooHotToSprayIsBroughtCooler(t *testing.T) {
 	}
 }
 
+// What mines its leaves goes with them, in the heat too, and no wash reaches it; what hangs limp keeps its leaves.
+func TestMinedLeavesComeOffInTheHeat(t *testing.T) {
+	for limp, off := range map[bool]bool{false: true, true: false} {
+		s := fmt.Sprintf(`{"kind":"goeppertia-crocata","causes":["leaf-miner"],"on":"2026-10-15","answers":{"limp":%t,
+			"moist":"right","liveRoots":5},"place":{"warmthC":31}}`, limp)
+		words, _ := said(t, s, treatment.RemoveLeaves)
+		assert.Equal(t, off, strings.Contains(strings.Join(words, ""), "mined leaves"), limp)
+		_, washed := said(t, s, treatment.WashDown)
+		assert.Subset(t, []int{0}, washed, "once at the most")
+	}
+}
+
 // The plan of a limp plant without a live root ends where its rescue is asked for: washed and shaded today, and looked
 // at; no series, no release.
 func TestAPlanEndsWhereARescueIsAskedFor(t *testing.T) {
