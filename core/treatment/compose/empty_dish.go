@@ -20,7 +20,7 @@ func (c *composer) drains() step {
 
 // leavesItsWater says whether what stood over water goes into a pot today.
 func (c *composer) leavesItsWater() bool {
-	return (c.root != nil || c.change) && c.sat == 0 && !c.gated || c.top || c.pieces != nil
+	return (c.root != nil || c.change) && c.sat == 0 && !c.gated || c.top || c.neck || c.pieces != nil
 }
 
 // emptyDish pours away what stands under a pot, or in one without a way out.

@@ -33,6 +33,7 @@ func (c *composer) finish() {
 	ruleAfterFirst(list)
 	list = c.lookedOnce(c.limpWeekly(c.lookedAt(c.firmAgain(c.rootsMissed(list)))))
 	list = c.cooledToSpray(c.lookedUntilFree(list))
+	list = c.spaced(c.drunkFirst(list))
 	fromPlan(list)
 	c.plainGates(list)
 	estimate(list)
@@ -81,52 +82,6 @@ func (c *composer) written(steps []step) step {
 	x.Materials = c.materials(x)
 	x.Cautions = c.cautionsOf(x)
 	return x
-}
-
-// spaced takes out a product that would come before its days are over, where treatments
-// were moved towards each other; the wash of that day stays, where its own days are over.
-func (c *composer) spaced(list []*sit) []*sit {
-	last := map[treatment.OperatorID]int{}
-	sortSits(list)
-	for _, s := range list {
-		if !s.dated {
-			continue
-		}
-		for _, op := range []treatment.OperatorID{
-			treatment.WashDown, treatment.Soap, treatment.Oil, treatment.LabelDrug,
-		} {
-			i := slices.IndexFunc(s.steps, func(x step) bool {
-				return x.Op == op && among(x.Organ, "", treatment.OnLeaf) && x.Every == 0 && x.Params.Class != "bacteria"
-			})
-			if i < 0 {
-				continue
-			}
-			before, used := last[op]
-			if used && s.day > before && s.day-before < c.floorOf(op, c.pests...) {
-				s.steps = withoutUse(s.steps, i)
-				continue
-			}
-			last[op] = s.day
-		}
-	}
-	return list
-}
-
-// withoutUse takes a use of a product out with its rinse, or a wash with its drying.
-func withoutUse(steps []step, i int) []step {
-	to := i + 1
-	for to < len(steps) && among(steps[to].Op, treatment.RinseOff, treatment.CrownDry, treatment.CrownDrain) {
-		to++
-	}
-	kept := steps[:i:i]
-	if wetted := steps[i].Op != treatment.WashDown && has(kept, treatment.RinseOff, treatment.WashDown); wetted {
-		for _, x := range steps[i:to] {
-			if x.Op == treatment.CrownDry {
-				kept = append(kept, x) // the wash before it is dried all the same
-			}
-		}
-	}
-	return slices.Concat(kept, steps[to:])
 }
 
 // trimmedHousekeeping drops a blade that cuts nothing and a label or a bag that

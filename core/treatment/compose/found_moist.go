@@ -39,19 +39,32 @@ func (c *composer) wateredWhileDry(list []*sit) []*sit {
 		return drinksBeforeWork(c.onDay(list, treatment.CareSit, 0, []step{rule}))
 	case c.dueNow() && !c.limp:
 		return drinksBeforeWork(c.ruledToday(list))
+	case c.thirstyBare() && !tellsOfWater(list):
+		return c.dipped(list)
 	case c.limp, c.rotLives:
 		return list
 	case c.airDried() && !tellsOfWater(list):
-		dip := []step{do(treatment.Soak, how("dip"))}
-		if c.habitID == treatment.AirPlant { // water that stays in it rots it
-			dip = append(dip, do(treatment.CrownDry, how("upside down")))
-		}
-		list = c.onDay(list, treatment.CareSit, 0, dip)
-		return c.onDay(list, treatment.CareSit, 1, []step{do(treatment.ByRule, water(c.betterWater()))})
+		return c.dipped(list)
 	case !c.foundTooDry():
 		return list
 	}
 	return drinksBeforeWork(c.drinksToday(list))
+}
+
+// dipped wets today what has its roots in no medium, and waters it by its rule from then on.
+func (c *composer) dipped(list []*sit) []*sit {
+	dip := []step{do(treatment.Soak, how("dip"))}
+	if c.habitID == treatment.AirPlant { // water that stays in it rots it
+		dip = append(dip, do(treatment.CrownDry, how("upside down")))
+	}
+	list = c.onDay(list, treatment.CareSit, 0, dip)
+	return c.onDay(list, treatment.CareSit, 1, []step{do(treatment.ByRule, water(c.betterWater()))})
+}
+
+// thirstyBare says whether it hangs limp for want of water, with roots that live in no medium and no rot.
+func (c *composer) thirstyBare() bool {
+	return c.thirsty && c.bareRooted() && c.seat != facts.InBasket && !c.piece && !c.asleep() && c.rootsMayLive() &&
+		!c.any(treatment.Rots()) && !c.rotUnaccepted()
 }
 
 // ruledToday says today what a plan says first of its water, where that is its rule on a later day.

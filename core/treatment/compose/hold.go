@@ -444,7 +444,7 @@ func (c *composer) drinksOtherwise() bool {
 	return c.rotsBelow() || c.has(cause.Drought, cause.MediumRepels) ||
 		c.root != nil && c.noRootFound() && c.habitID != treatment.Bromeliad || // nothing in there can drink
 		c.resting() && neverRests(c.subject) || // it is watered as its kind has it, at once
-		c.pieces != nil && c.piece && !c.change
+		c.pieces != nil && c.piece && !c.change || c.top && c.severed // which has left its pot
 }
 
 // drink soaks what is thirsty and has no recipe of its own for it; at rest a
