@@ -138,10 +138,10 @@ func (srv *server) cameFrom(
 	return came, groupings(kinds, names)[in.By], nil
 }
 
-func plantsOf(came []store.CameFrom) []origins.Plant {
-	list := make([]origins.Plant, len(came))
-	for i, p := range came {
-		list[i] = p.Plant
+func plantsOf(came []store.CameFrom) []*origins.Plant {
+	list := make([]*origins.Plant, len(came))
+	for i := range came {
+		list[i] = &came[i].Plant
 	}
 	return list
 }
@@ -162,7 +162,7 @@ func (srv *server) getOrigins(ctx context.Context, a store.Account, in *OriginsA
 				one = &members{}
 				groups[of] = one
 			}
-			one.labelled, one.plants = one.or(labelled{label, p.Came}), append(one.plants, p.Plant)
+			one.labelled, one.plants = one.or(labelled{label, p.Came}), append(one.plants, &p.Plant)
 		})
 	}
 	out := Origins{
@@ -179,7 +179,7 @@ func (srv *server) getOrigins(ctx context.Context, a store.Account, in *OriginsA
 // members are the plants of a group, with its label.
 type members struct {
 	labelled
-	plants []origins.Plant
+	plants []*origins.Plant
 }
 
 // labelled is how a group was written, and when.
@@ -205,12 +205,12 @@ func (srv *server) getOriginPlants(ctx context.Context, a store.Account, in *str
 	if err != nil {
 		return nil, err
 	}
-	var group []origins.Plant
+	var group []*origins.Plant
 	label := ""
 	for i := range came {
 		groupsOf(&came[i], func(of, name string) {
 			if of == in.Of {
-				group, label = append(group, came[i].Plant), cmp.Or(label, name)
+				group, label = append(group, &came[i].Plant), cmp.Or(label, name)
 			}
 		})
 	}

@@ -20,6 +20,7 @@ import (
 // transaction, plant by plant, as it stood when it was opened. Close it.
 type Outgoing struct {
 	ctx      context.Context
+	conn     *sqlx.Conn
 	tx       *sqlx.Tx
 	store    *Store
 	c        Collection
@@ -45,11 +46,11 @@ func (s *Store) Archive(
 	pictures bool,
 	today day.Day,
 ) (*Outgoing, error) {
-	tx, err := s.snapshot(ctx)
+	conn, tx, err := s.snapshot(ctx)
 	if err != nil {
 		return nil, fmt.Errorf("opening the archive: %w", err)
 	}
-	out := &Outgoing{ctx: ctx, tx: tx, store: s.within(tx), c: c, pictures: pictures}
+	out := &Outgoing{ctx: ctx, conn: conn, tx: tx, store: s.within(tx), c: c, pictures: pictures}
 	if err := out.begin(only, today); err != nil {
 		out.Close()
 		return nil, err
@@ -57,10 +58,13 @@ func (s *Store) Archive(
 	return out, nil
 }
 
-// Close ends the transaction.
+// Close ends the transaction, and gives its connection back.
 func (o *Outgoing) Close() {
 	if o.tx != nil {
 		_ = o.tx.Rollback()
+	}
+	if o.conn != nil {
+		_ = o.conn.Close()
 	}
 }
 

@@ -131,9 +131,9 @@ func (s *Store) Outbreakers(ctx context.Context, collection uuid.UUID, ids []uui
 
 // WereMet gives of plants, by id, what tells how likely they caught something.
 func (s *Store) WereMet(ctx context.Context, collection uuid.UUID, ids []uuid.UUID) (list []Met, err error) {
-	list, err = many(ctx, s.q(), func(m *Met) []any {
-		return []any{&m.ID, &m.Profile, &m.Here, &m.PestsClean, &m.FoundWell, &m.CameOn}
-	}, `select uuid_send(each.id), each.profile, each.here, each.pests_clean, each.found_well, each.arrived_on
+	list, err = many(ctx, s, func(m *Met) []any {
+		return []any{idTo{&m.ID}, &m.Profile, &m.Here, maybeDayTo{&m.PestsClean}, maybeDayTo{&m.FoundWell}, dayTo{&m.CameOn}}
+	}, `select each.id, each.profile, each.here, each.pests_clean, each.found_well, each.arrived_on
 		from `+ofEach(metColumns, `plants where collection_id = $1 and id = asked.plant`),
 		collection, idsOf(ids))
 	if err != nil {
@@ -169,10 +169,10 @@ func (s *Store) stoodTogether(
 ) ([]exposure.Contact, error) {
 	const overlap = `x.collection_id = $1 and (x.until_day is null or x.until_day > $3) and x.from_day <= $4`
 	own := ofEach(`x.place_id`, `stays x where x.plant_id = asked.plant and `+overlap)
-	all, err := many(ctx, s.q(), func(x *exposure.Stood) []any {
-		return []any{&x.Plant, &x.Place, &x.Tray, &x.Apart, &x.From, &x.Until}
+	all, err := many(ctx, s, func(x *exposure.Stood) []any {
+		return []any{idTo{&x.Plant}, idTo{&x.Place}, &x.Tray, &x.Apart, dayTo{&x.From}, maybeDayTo{&x.Until}}
 	}, `
-		select uuid_send(x.plant_id), uuid_send(x.place_id), x.tray, x.apart, x.from_day, x.until_day from stays x
+		select x.plant_id, x.place_id, x.tray, x.apart, x.from_day, x.until_day from stays x
 			where `+overlap+`
 			and x.place_id in (select each.place_id from `+own+`)
 		order by x.plant_id, x.from_day`, collection, idsOf(plants), since, on)
@@ -196,10 +196,10 @@ func (s *Store) stoodTogether(
 func (s *Store) workedTogether(
 	ctx context.Context, collection uuid.UUID, plants []uuid.UUID, since, on day.Day, before bool,
 ) ([]exposure.Contact, error) {
-	worked, err := many(ctx, s.q(), func(x *exposure.Worked) []any {
-		return []any{&x.Plant, &x.On, &x.By, &x.At, &x.Blade, &x.Cleaned}
+	worked, err := many(ctx, s, func(x *exposure.Worked) []any {
+		return []any{idTo{&x.Plant}, dayTo{&x.On}, &x.By, &x.At, &x.Blade, &x.Cleaned}
 	}, `
-		select uuid_send(plant_id), on_day, by_name, at, blade, cleaned from hands
+		select plant_id, on_day, by_name, at, blade, cleaned from hands
 			where collection_id = $1 and (on_day, by_name) in (
 			select each.on_day, each.by_name from `+ofEach(`on_day, by_name`,
 		`hands where collection_id = $1 and plant_id = asked.plant and on_day between $3 and $4`)+`)`,

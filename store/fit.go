@@ -19,9 +19,9 @@ type StandsAt struct {
 
 // Standing lists the plants that are here, with where each stands, as they were entered.
 func (s *Store) Standing(ctx context.Context, collection uuid.UUID) ([]StandsAt, error) {
-	list, err := many(ctx, s.q(), func(p *StandsAt) []any {
-		return []any{&p.ID, &p.Name, &p.Kind, &p.Habit, &p.Place, &p.Isolation}
-	}, `select uuid_send(id), name, profile, habit, uuid_send(place_id), isolation
+	list, err := many(ctx, s, func(p *StandsAt) []any {
+		return []any{idTo{&p.ID}, &p.Name, &p.Kind, &p.Habit, maybeIDTo{&p.Place}, &p.Isolation}
+	}, `select id, name, profile, habit, place_id, isolation
 		from plants where collection_id = $1 and here and standing not in ('lost', 'given-away')
 		order by id`, collection)
 	if err != nil {

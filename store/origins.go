@@ -61,10 +61,12 @@ type columns struct {
 // cameBy are the columns of each thing that plants are grouped by.
 var cameBy = map[string]columns{
 	"source": {"p.source, p.origin, p.mother_id, p.batch_of",
-		func(r *cameRow) []any { return []any{&r.Source, &r.Origin, &r.Mother, &r.BatchOf} }},
+		func(r *cameRow) []any {
+			return []any{&r.Source, &r.Origin, maybeIDTo{&r.Mother}, maybeIDTo{&r.BatchOf}}
+		}},
 	"tag": {"case when p.tags = '{}' then '[]'::jsonb else to_jsonb(p.tags) end",
 		func(r *cameRow) []any { return []any{&r.Tags} }},
-	"batch":   {"p.batch_of", func(r *cameRow) []any { return []any{&r.BatchOf} }},
+	"batch":   {"p.batch_of", func(r *cameRow) []any { return []any{maybeIDTo{&r.BatchOf}} }},
 	"kind":    {"p.profile, p.habit", func(r *cameRow) []any { return []any{&r.Kind, &r.Habit} }},
 	"packing": {"p.packing", func(r *cameRow) []any { return []any{&r.Packing} }},
 	"school":  {"p.school", func(r *cameRow) []any { return []any{&r.School} }},
@@ -82,7 +84,7 @@ func (s *Store) CameFrom(ctx context.Context, collection uuid.UUID, from, to day
 // CameNamed gives the same with each plant's id, name and condition, as they came.
 func (s *Store) CameNamed(ctx context.Context, collection uuid.UUID, from, to day.Day, by string) ([]CameFrom, error) {
 	named := columns{"p.id, p.name, p.condition, " + cameBy[by].sql, func(r *cameRow) []any {
-		return append([]any{&r.ID, &r.Name, &r.Condition}, cameBy[by].into(r)...)
+		return append([]any{idTo{&r.ID}, &r.Name, &r.Condition}, cameBy[by].into(r)...)
 	}}
 	return s.came(ctx, collection, from, to, named, "order by p.arrived_on, p.id")
 }
@@ -91,8 +93,9 @@ func (s *Store) CameNamed(ctx context.Context, collection uuid.UUID, from, to da
 func (s *Store) came(
 	ctx context.Context, collection uuid.UUID, from, to day.Day, more columns, order string,
 ) ([]CameFrom, error) {
-	rows, err := many(ctx, s.q(), func(r *cameRow) []any {
-		return append([]any{&r.Came, &r.Ended, &r.Standing, &r.Paid, &r.Spent, &r.FellIll, &r.Mended, &r.InWork},
+	rows, err := many(ctx, s, func(r *cameRow) []any {
+		return append([]any{dayTo{&r.Came}, maybeDayTo{&r.Ended}, &r.Standing, &r.Paid, &r.Spent, maybeDayTo{&r.FellIll},
+			maybeDayTo{&r.Mended}, &r.InWork},
 			more.into(r)...)
 	}, `
 		with price as (

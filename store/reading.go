@@ -97,15 +97,27 @@ func (r *reading) ExecContext(ctx context.Context, query string, args ...any) (s
 	return r.writes.ExecContext(ctx, query, args...)
 }
 
-// snapshot opens a transaction that only reads, all of it as of one moment.
-func (s *Store) snapshot(ctx context.Context) (*sqlx.Tx, error) {
-	options := &sql.TxOptions{Isolation: sql.LevelRepeatableRead, ReadOnly: true}
+// snapshot opens a transaction that only reads, all of it as of one moment, with the connection that it is on.
+func (s *Store) snapshot(ctx context.Context) (*sqlx.Conn, *sqlx.Tx, error) {
 	if r := s.reading; r != nil && r.up() {
-		if tx, err := r.reads.BeginTxx(ctx, options); !r.failed(err) {
-			return tx, err
+		if conn, tx, err := begun(ctx, r.reads); !r.failed(err) {
+			return conn, tx, err
 		}
 	}
-	return s.DB.BeginTxx(ctx, options)
+	return begun(ctx, s.DB)
+}
+
+func begun(ctx context.Context, db *sqlx.DB) (*sqlx.Conn, *sqlx.Tx, error) {
+	conn, err := db.Connx(ctx)
+	if err != nil {
+		return nil, nil, err
+	}
+	tx, err := conn.BeginTxx(ctx, &sql.TxOptions{Isolation: sql.LevelRepeatableRead, ReadOnly: true})
+	if err != nil {
+		_ = conn.Close()
+		return nil, nil, err
+	}
+	return conn, tx, nil
 }
 
 // AtOneMoment reads as of one moment, with statements that are planned once and not anew for every list of
@@ -123,15 +135,18 @@ func (s *Store) AtOneMoment(ctx context.Context, work func(*Store) error) error 
 }
 
 func (s *Store) readAtOnce(ctx context.Context, work func(*Store) error) error {
-	tx, err := s.snapshot(ctx)
+	conn, tx, err := s.snapshot(ctx)
 	if err != nil {
 		return fmt.Errorf("beginning to read: %w", err)
 	}
+	defer func() { _ = conn.Close() }()
 	defer func() { _ = tx.Rollback() }()
 	if _, err := tx.ExecContext(ctx, `set local plan_cache_mode = force_generic_plan`); err != nil {
 		return fmt.Errorf("choosing how statements are planned: %w", err)
 	}
-	if err := work(s.within(tx)); err != nil {
+	in := s.within(tx)
+	in.conn = conn
+	if err := work(in); err != nil {
 		return err
 	}
 	return tx.Commit()

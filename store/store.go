@@ -33,7 +33,8 @@ type Store struct {
 	foldings *foldings
 	// airs are the air of the places of those collections whose plants were looked at last.
 	airs *airsKept
-	tx   *sqlx.Tx // the transaction that all its work is part of; nil outside of one
+	tx   *sqlx.Tx   // the transaction that all its work is part of; nil outside of one
+	conn *sqlx.Conn // the connection of that transaction; nil where only the transaction knows it
 	// reading is the way to a replica; nil where there is none.
 	reading *reading
 }

@@ -11,10 +11,10 @@ import (
 // BenchmarkAllKinds counts 10,000 plants of 400 kinds, every seventh of them lost, each kind beside
 // all others: what the page by kind asks for.
 func BenchmarkAllKinds(b *testing.B) {
-	all := make([]origins.Plant, 10_000)
-	groups := make([][]origins.Plant, 400)
+	all := make([]*origins.Plant, 10_000)
+	groups := make([][]*origins.Plant, 400)
 	for i := range all {
-		all[i] = origins.Plant{ID: fmt.Sprintf("%036d", i), Came: day.Day(i % 900), Until: 1000}
+		all[i] = &origins.Plant{ID: fmt.Sprintf("%036d", i), Came: day.Day(i % 900), Until: 1000}
 		if i%7 == 0 {
 			all[i].End, all[i].Until = origins.Lost, all[i].Came+day.Day(i%97)
 		}

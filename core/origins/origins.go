@@ -72,7 +72,7 @@ type Group struct {
 type All struct{ followed survival.Followed }
 
 // Among makes ready to compare groups of plants with the others.
-func Among(plants []Plant) All {
+func Among(plants []*Plant) All {
 	lives := make([]survival.Life, len(plants))
 	for i, p := range plants {
 		lives[i] = p.life()
@@ -81,9 +81,9 @@ func Among(plants []Plant) All {
 }
 
 // Of counts a group among them: those that are not in it are what it is compared with.
-func (all All) Of(of, label string, group []Plant) Group {
+func (all All) Of(of, label string, group []*Plant) Group {
 	g := Group{Of: of, Label: label, Came: len(group)}
-	lives, mends := []survival.Life{}, []survival.Life{}
+	lives, mends := make([]survival.Life, 0, len(group)), []survival.Life{}
 	for _, p := range group {
 		lives = append(lives, p.life())
 		switch p.End {
@@ -109,13 +109,13 @@ func (all All) Of(of, label string, group []Plant) Group {
 	return g
 }
 
-func (p Plant) life() survival.Life {
+func (p *Plant) life() survival.Life {
 	return survival.Life{Days: max(0, int(p.Until-p.Came)), Happened: p.End == Lost}
 }
 
 // mend is how long its first trouble took; one that was lost never mends, and one that was
 // given away was followed until then.
-func (p Plant) mend() (survival.Life, bool) {
+func (p *Plant) mend() (survival.Life, bool) {
 	switch {
 	case p.FellIll == nil:
 		return survival.Life{}, false
@@ -167,7 +167,7 @@ func (g *Group) weeks(mends []survival.Life) {
 	}
 }
 
-func (g *Group) cost(group []Plant) {
+func (g *Group) cost(group []*Plant) {
 	paid, spent, silent := 0.0, 0.0, 0
 	for _, p := range group {
 		if p.Paid == nil {

@@ -13,17 +13,17 @@ import (
 
 const today = day.Day(20500)
 
-func here(name string, days int) origins.Plant {
-	return origins.Plant{ID: name, Name: name, Came: today - day.Day(days), Until: today}
+func here(name string, days int) *origins.Plant {
+	return &origins.Plant{ID: name, Name: name, Came: today - day.Day(days), Until: today}
 }
 
-func lost(name string, days int) origins.Plant {
+func lost(name string, days int) *origins.Plant {
 	p := here(name, 400)
 	p.Until, p.End = p.Came+day.Day(days), origins.Lost
 	return p
 }
 
-func of(group ...origins.Plant) origins.Group { return origins.Among(group).Of("x", "X", group) }
+func of(group ...*origins.Plant) origins.Group { return origins.Among(group).Of("x", "X", group) }
 
 func ptr[T any](v T) *T { return &v }
 
@@ -38,7 +38,7 @@ func TestThoseThatCameLatelyCountForAsLongAsTheyWereSeen(t *testing.T) {
 }
 
 func TestOneThatIsLostNeverMends(t *testing.T) {
-	ill := func(p origins.Plant, mended int) origins.Plant {
+	ill := func(p *origins.Plant, mended int) *origins.Plant {
 		p.FellIll = &p.Came
 		if mended > 0 {
 			p.Mended = ptr(p.Came + day.Day(mended))
@@ -66,21 +66,21 @@ func TestWhatTheLostCostIsBorneByThoseThatLive(t *testing.T) {
 }
 
 func TestAGroupIsToldApartOnlyWhereThatIsNoChance(t *testing.T) {
-	var bad, good []origins.Plant
+	var bad, good []*origins.Plant
 	for i := range 6 {
 		bad = append(bad, lost(fmt.Sprint("bad", i), 20+i))
 	}
 	for i := range 20 {
 		good = append(good, here(fmt.Sprint("good", i), 300))
 	}
-	all := append(append([]origins.Plant{}, bad...), good...)
+	all := append(append([]*origins.Plant{}, bad...), good...)
 	assert.Contains(t, origins.Among(all).Of("x", "X", bad).Beside, "more lost than of the others: 6, where 0.9")
 	assert.Contains(t, origins.Among(all).Of("x", "X", good).Beside, "fewer lost")
 	assert.Empty(t, origins.Among(all).Of("x", "X", bad[:2]).Beside, "two plants tell nothing")
 	assert.NotEmpty(t, origins.Among(all).Of("x", "X", bad[:3]).Beside)
 	assert.Empty(t, origins.Among(all[:len(bad)+2]).Of("x", "X", bad).Beside, "beside two others neither")
 	assert.NotEmpty(t, origins.Among(all[:len(bad)+3]).Of("x", "X", bad).Beside)
-	same := append(append([]origins.Plant{}, lost("l", 30)), good...)
+	same := append(append([]*origins.Plant{}, lost("l", 30)), good...)
 	assert.Empty(t, origins.Among(same).Of("x", "X", good[:9]).Beside)
 }
 
@@ -89,7 +89,7 @@ func TestAGroupIsToldApartOnlyWhereThatIsNoChance(t *testing.T) {
 // the spread is √(10·½·½·10/19) = 1.147, so that 7 lie 1.74 and 8 lie 2.62 spreads off.
 func TestADifferenceIsToldFromOneInTwentyOn(t *testing.T) {
 	for mine, told := range map[int]bool{5: false, 7: false, 8: true, 9: true, 3: false, 2: true} {
-		var group, all []origins.Plant
+		var group, all []*origins.Plant
 		for i := range 20 {
 			p := here(fmt.Sprint(i), 100)
 			if i < mine || i >= 10 && i < 20-mine {
@@ -113,7 +113,7 @@ func TestWinnersComeFirstAndTheLostLast(t *testing.T) {
 	unknown.InWork = true
 	given := here("given", 100)
 	given.End = origins.Given
-	ranked := origins.Rank([]origins.Plant{
+	ranked := origins.Rank([]*origins.Plant{
 		lost("early", 5), unknown, slow, lost("late", 80), given, worse, quick, work, fresh, lost("as late", 80),
 	})
 	var names []string

@@ -18,7 +18,7 @@ type Ranked struct {
 }
 
 // class is the first thing that plants are ranked by.
-func (p Plant) class() int {
+func (p *Plant) class() int {
 	switch {
 	case p.End == Lost:
 		return 3
@@ -33,9 +33,9 @@ func (p Plant) class() int {
 // Rank puts plants that came together in order: first those that are well, the sooner they
 // were the better; then those in work, by their condition; then those given away; last the
 // lost, the longer they lived the better.
-func Rank(plants []Plant) []Ranked {
+func Rank(plants []*Plant) []Ranked {
 	sorted := slices.Clone(plants)
-	slices.SortStableFunc(sorted, func(x, y Plant) int { return cmp.Or(before(x, y), cmp.Compare(x.Name, y.Name)) })
+	slices.SortStableFunc(sorted, func(x, y *Plant) int { return cmp.Or(before(x, y), cmp.Compare(x.Name, y.Name)) })
 	list := make([]Ranked, len(sorted))
 	for i, p := range sorted {
 		list[i] = Ranked{ID: p.ID, Name: p.Name, Turn: i + 1, End: p.End, Says: p.says()}
@@ -46,7 +46,7 @@ func Rank(plants []Plant) []Ranked {
 	return list
 }
 
-func before(x, y Plant) int {
+func before(x, y *Plant) int {
 	if by := cmp.Compare(x.class(), y.class()); by != 0 {
 		return by
 	}
@@ -60,7 +60,7 @@ func before(x, y Plant) int {
 }
 
 // condition is as at the last look; one that nobody could tell stands below all others.
-func condition(p Plant) int {
+func condition(p *Plant) int {
 	if p.Condition == nil {
 		return -1
 	}
@@ -68,14 +68,14 @@ func condition(p Plant) int {
 }
 
 // illDays is how long its first trouble took; 0 for one that was never ill.
-func (p Plant) illDays() int {
+func (p *Plant) illDays() int {
 	if p.FellIll == nil || p.Mended == nil {
 		return 0
 	}
 	return int(*p.Mended - *p.FellIll)
 }
 
-func (p Plant) says() string {
+func (p *Plant) says() string {
 	lived := working.Count(int(p.Until-p.Came), "day")
 	switch {
 	case p.End == Lost:

@@ -31,10 +31,30 @@ type Step struct {
 // interval is of the log-log kind with Greenwood's variance (Kalbfleisch and Prentice 1980),
 // so that it stays within 0 and 1. It is empty where it happened to none.
 func Curve(lives []Life) []Step {
+	var steps []Step
+	for _, s := range falls(lives) {
+		steps = append(steps, s.step(len(lives)))
+	}
+	return steps
+}
+
+// fall is a step of the estimate with the sum of which Greenwood's variance is made; its interval takes
+// longer than all else, and most steps are not asked for it.
+type fall struct {
+	Step
+	sum float64
+}
+
+func (f fall) step(of int) Step {
+	f.Low, f.High = around(f.Share, f.sum, of)
+	return f.Step
+}
+
+func falls(lives []Life) []fall {
 	sorted := slices.Clone(lives)
 	slices.SortFunc(sorted, func(x, y Life) int { return cmp.Compare(x.Days, y.Days) })
-	var steps []Step
-	share, variance := 1.0, 0.0
+	var steps []fall
+	share, sum := 1.0, 0.0
 	for i := 0; i < len(sorted); {
 		day, from, happened := sorted[i].Days, i, 0
 		for ; i < len(sorted) && sorted[i].Days == day; i++ {
@@ -48,10 +68,9 @@ func Curve(lives []Life) []Step {
 		atRisk := len(sorted) - from
 		share *= 1 - float64(happened)/float64(atRisk)
 		if happened < atRisk {
-			variance += float64(happened) / (float64(atRisk) * float64(atRisk-happened))
+			sum += float64(happened) / (float64(atRisk) * float64(atRisk-happened))
 		}
-		low, high := around(share, variance, len(sorted))
-		steps = append(steps, Step{Day: day, AtRisk: atRisk, Happened: happened, Share: share, Low: low, High: high})
+		steps = append(steps, fall{Step{Day: day, AtRisk: atRisk, Happened: happened, Share: share}, sum})
 	}
 	return steps
 }
@@ -77,15 +96,14 @@ func By(lives []Life, day int) (Step, bool) {
 		}
 	}
 	at := Step{Day: day, Share: 1, High: 1}
-	steps := Curve(lives)
-	before := slices.DeleteFunc(steps, func(s Step) bool { return s.Day > day })
+	before := slices.DeleteFunc(falls(lives), func(f fall) bool { return f.Day > day })
 	switch {
 	case followed == 0 && (len(before) == 0 || before[len(before)-1].Share > 0):
 		return Step{}, false
 	case len(before) == 0:
 		at.Low = max(0, 1-3/float64(followed))
 	default:
-		at = before[len(before)-1]
+		at = before[len(before)-1].step(len(lives))
 		at.Day = day
 	}
 	at.AtRisk = followed
@@ -94,7 +112,7 @@ func By(lives []Life, day int) (Step, bool) {
 
 // Median is the day by which it had happened to half of them; false while it has not.
 func Median(lives []Life) (day int, reached bool) {
-	for _, s := range Curve(lives) {
+	for _, s := range falls(lives) {
 		if s.Share <= 0.5 {
 			return s.Day, true
 		}
@@ -105,21 +123,36 @@ func Median(lives []Life) (day int, reached bool) {
 // Followed are lives in the order of their days, so that many parts of them can each be held
 // beside the rest.
 type Followed struct {
-	days     []int // of all of them, rising
-	happened []int // the days of those to which it happened, rising
+	days []int    // of all of them, rising
+	on   []moment // the days on which it happened to any, rising
 }
+
+// moment is a day on which it happened to some, with how many were followed until then.
+type moment struct{ day, atRisk, happened int }
 
 // Follow puts lives in the order of their days.
 func Follow(lives []Life) Followed {
 	f := Followed{days: make([]int, len(lives))}
+	var happened []int
 	for i, l := range lives {
 		f.days[i] = l.Days
 		if l.Happened {
-			f.happened = append(f.happened, l.Days)
+			happened = append(happened, l.Days)
 		}
 	}
 	slices.Sort(f.days)
-	slices.Sort(f.happened)
+	slices.Sort(happened)
+	earlier := 0
+	for i, day := range happened {
+		if i > 0 && day == happened[i-1] {
+			f.on[len(f.on)-1].happened++
+			continue
+		}
+		for f.days[earlier] < day {
+			earlier++
+		}
+		f.on = append(f.on, moment{day, len(f.days) - earlier, 1})
+	}
 	return f
 }
 
@@ -131,29 +164,24 @@ func (f Followed) Len() int { return len(f.days) }
 // likely a difference so great is by chance, 0 to 1. It is 1 where nothing can be said.
 func (f Followed) Apart(part Followed) (happened int, expected, chance float64) {
 	variance := 0.0
-	for i := 0; i < len(f.happened); {
-		day := f.happened[i]
-		n1, d1 := part.on(day)
-		atRisk, d := f.on(day)
-		i += d
-		n := float64(atRisk)
-		happened += d1
-		expected += float64(d) * float64(n1) / n
-		if n > 1 {
-			part := float64(n1) / n
-			variance += float64(d) * part * (1 - part) * (n - float64(d)) / (n - 1)
+	earlier, next := 0, 0 // of the part: how many were followed no longer, and which of its days comes next
+	for _, at := range f.on {
+		for earlier < len(part.days) && part.days[earlier] < at.day {
+			earlier++
+		}
+		if next < len(part.on) && part.on[next].day == at.day {
+			happened += part.on[next].happened
+			next++
+		}
+		n, d := float64(at.atRisk), float64(at.happened)
+		share := float64(len(part.days)-earlier) / n
+		expected += d * share
+		if at.atRisk > 1 {
+			variance += d * share * (1 - share) * (n - d) / (n - 1)
 		}
 	}
 	if variance <= 0 {
 		return happened, expected, 1
 	}
 	return happened, expected, math.Erfc(math.Abs(float64(happened)-expected) / math.Sqrt(2*variance))
-}
-
-// on counts how many were followed on a day and to how many it happened then.
-func (f Followed) on(day int) (atRisk, happened int) {
-	earlier, _ := slices.BinarySearch(f.days, day)
-	from, _ := slices.BinarySearch(f.happened, day)
-	to, _ := slices.BinarySearch(f.happened, day+1)
-	return len(f.days) - earlier, to - from
 }
