@@ -121,6 +121,8 @@ func TestTheRegisterIsSorted(t *testing.T) {
 	due := func() (days []string) {
 		for _, row := range c.call("GET", "/api/plants?sort=due", nil).body["plants"].([]any) {
 			on, _ := row.(map[string]any)["nextDue"].(string)
+			what, _ := row.(map[string]any)["nextWhat"].(string)
+			assert.Equal(t, on == "", what == "", "what is due is said with its day")
 			days = append(days, on)
 		}
 		return days

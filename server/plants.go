@@ -271,8 +271,13 @@ func (srv *server) register(
 	today := a.Collection.Today(srv.Clock())
 	out := Register{Plants: make([]PlantRow, len(page.Rows)), Total: page.Total, Next: page.Next, Today: today,
 		Nearly: page.Nearly}
+	routine, err := srv.store.Routine(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
 	for i, row := range page.Rows {
 		out.Plants[i] = plantRow(row, today)
+		out.Plants[i].comesNext(row.Tasks.V, today, routine.Off)
 	}
 	if out.Standing, out.Stage, out.Isolation, err = srv.store.Counts(ctx, a.Collection.ID); err != nil {
 		return nil, err
@@ -281,6 +286,16 @@ func (srv *server) register(
 		return nil, err
 	}
 	return &body[Register]{out}, nil
+}
+
+// comesNext says what is due next, and when: not what is over by now.
+func (p *PlantRow) comesNext(tasks []due.Task, today day.Day, off []care.Job) {
+	next, comes := due.First(tasks, today, off)
+	if !comes {
+		p.NextDue = nil
+		return
+	}
+	p.NextDue, p.NextWhat = &next.From, next.What
 }
 
 // fileRow is the plant's row as its file shows it: nothing thinned.

@@ -39,6 +39,7 @@ type PlantRow struct {
 	ArrivedOn day.Day               `json:"arrivedOn"`
 	LastLook  day.Day               `json:"lastLook"`
 	NextDue   *day.Day              `json:"nextDue,omitempty"`
+	NextWhat  string                `json:"nextWhat,omitempty" doc:"What is due then; only the register says it."`
 	Stalled   bool                  `json:"stalled"`
 	Causes    []string              `json:"causes" doc:"Labels of the accepted causes."`
 	Tags      []string              `json:"tags" doc:"Words of the carer's own, and the box that it came in."`

@@ -45,7 +45,7 @@ type Row struct {
 const rowColumns = `
 	p.id, p.name, p.label, p.habit, p.botanical, p.place_id, pl.name as place_name,
 	coalesce(pl.isolation, false) as apart, p.isolation, p.standing, p.stage, p.arrived_on, p.last_look, p.next_due,
-	p.stalls_on, p.causes, p.seam, p.entries, p.figure, array_to_json(p.tags) as tags, p.condition`
+	p.stalls_on, p.causes, p.seam, p.entries, p.figure, array_to_json(p.tags) as tags, p.condition, p.tasks`
 
 const rowTables = `plants p left join places pl on pl.collection_id = p.collection_id and pl.id = p.place_id`
 

@@ -38,7 +38,7 @@ func (s *Store) Due(
 		},
 		func(ctx context.Context) error {
 			err := sqlx.SelectContext(ctx, s.q(), &rows, `with l as (`+mostUrgent+`)
-				select `+rowColumns+`, p.tasks from l `+ofLoads+walkOrder, collection, today, limit)
+				select `+rowColumns+` from l `+ofLoads+walkOrder, collection, today, limit)
 			if err != nil {
 				return fmt.Errorf("listing the walk: %w", err)
 			}
@@ -134,7 +134,7 @@ func (s *Store) weigh(
 // DueAt gives some plants as a walk by today shows them, in its order.
 func (s *Store) DueAt(ctx context.Context, collection uuid.UUID, today day.Day, ids []uuid.UUID) ([]Row, error) {
 	rows := []Row{}
-	err := sqlx.SelectContext(ctx, s.q(), &rows, `select `+rowColumns+`, p.tasks from due_loads l `+ofLoads+`
+	err := sqlx.SelectContext(ctx, s.q(), &rows, `select `+rowColumns+` from due_loads l `+ofLoads+`
 		where `+loadsOn+` and l.plant_id = any($3)`+walkOrder, collection, today, idsOf(ids))
 	if err != nil {
 		return nil, fmt.Errorf("listing the walk: %w", err)

@@ -128,6 +128,17 @@ func (t Task) At(today day.Day) Task {
 	return t
 }
 
+// First gives of tasks in the order of their first days the one that comes first, as it reads on the day on which it
+// does; false where none is to come. What is over by today, or was switched off, is passed over.
+func First(tasks []Task, today day.Day, off []care.Job) (Task, bool) {
+	for _, t := range tasks {
+		if !t.Over(today, off) {
+			return t.At(max(today, t.From)), true
+		}
+	}
+	return Task{}, false
+}
+
 // mostWeight is that on which most rides.
 const mostWeight = 5
 

@@ -5571,6 +5571,8 @@ export interface components {
       mother?: components["schemas"]["Kin"];
       name: string;
       nextDue?: string;
+      /** @description What is due then; only the register says it. */
+      nextWhat?: string;
       /** @description Whether nobody looks after it here any more. */
       over: boolean;
       /** @description Whether a piece of it is kept apart to begin with. */
@@ -5726,6 +5728,8 @@ export interface components {
       lastLook: string;
       name: string;
       nextDue?: string;
+      /** @description What is due then; only the register says it. */
+      nextWhat?: string;
       place: string;
       seam: components["schemas"]["Seam"];
       stage: string;
@@ -8003,6 +8007,8 @@ export interface components {
       must: boolean;
       name: string;
       nextDue?: string;
+      /** @description What is due then; only the register says it. */
+      nextWhat?: string;
       place: string;
       seam: components["schemas"]["Seam"];
       stage: string;

@@ -15,7 +15,7 @@ import { isolationWord, sayCount, standingWord } from "./words";
 const cells = {
   doing: "how it does",
   seam: "its seam",
-  place: "place and next look",
+  place: "place and what is next",
   condition: "condition",
   looked: "last look",
   came: "arrival",
@@ -119,7 +119,8 @@ const inCell: Record<Cell, (row: PlantRow, today: string) => ReactNode> = {
           {row.place || "no place"}
         </div>
         <div className={due ? "red" : "soft"}>
-          {row.nextDue ? `${due ? "due" : "next look"} ${distance(row.nextDue, today)}` : " "}
+          {row.nextDue ? `${due ? "due" : "next"} ${distance(row.nextDue, today)}` : " "}
+          {row.nextWhat && <span className="soft">: {row.nextWhat}</span>}
         </div>
       </>
     );

@@ -111,6 +111,7 @@ const row = (more: Record<string, unknown> = {}) => ({
   arrivedOn: "2026-10-01",
   lastLook: "2026-11-20",
   nextDue: "2026-11-22",
+  nextWhat: "Wash it down",
   stalled: true,
   causes: ["Root rot"],
   seam: plantFile().seam,
@@ -138,7 +139,7 @@ describe("the register", () => {
     });
     show(<Register />);
     await screen.findByText("Fern by the door");
-    for (const said of ["mending: re-root", "stands still", "isolated", "due 2 days ago", "Root rot"])
+    for (const said of ["mending: re-root", "stands still", "isolated", "due 2 days ago: Wash it down", "Root rot"])
       expect(pageText()).toContain(said);
     await userEvent.type(screen.getByRole("textbox", { name: "Words" }), "fern");
     await waitFor(() => expect(asked.filter((a) => a.path === "/api/plants").length).toBeGreaterThan(1));
