@@ -26,7 +26,7 @@ func (c *composer) finish() {
 	c.drySaid(list)
 	list = c.wateredOn(list)
 	list = c.driedWarm(c.piecesNextDay(c.broughtInRange(c.wateredWhileDry(c.heldWhileWet(list)))))
-	list = c.afterHeld(list)
+	list = drainedFirst(c.emptied(c.openCover(c.afterHeld(list))))
 	drierThanItsRule(list)
 	oneRule(list)
 	ruleAfterSoak(list)

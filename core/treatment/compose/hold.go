@@ -333,7 +333,7 @@ func (c *composer) readyOn() (d int) {
 	if c.rotsBelow() {
 		return d
 	}
-	if c.thirsty && !c.noRootFound() {
+	if c.thirsty && !c.rootsCountedDead() {
 		days := 4
 		if c.roots < 0.25 {
 			days = 1
@@ -442,7 +442,7 @@ func (c *composer) bearsPreWater(wants bool) bool {
 // drinksOtherwise says whether something else says when what is thirsty drinks.
 func (c *composer) drinksOtherwise() bool {
 	return c.rotsBelow() || c.has(cause.Drought, cause.MediumRepels) ||
-		c.root != nil && c.noRootFound() && c.habitID != treatment.Bromeliad || // nothing in there can drink
+		c.root != nil && c.rootsCountedDead() && c.habitID != treatment.Bromeliad || // nothing in there can drink
 		c.resting() && neverRests(c.subject) || // it is watered as its kind has it, at once
 		c.pieces != nil && c.piece && !c.change || c.top && c.severed // which has left its pot
 }

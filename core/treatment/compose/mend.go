@@ -238,9 +238,7 @@ var guards = []guard{
 	}},
 	{treatment.NeverOpposites, nil, (*here).opposites},
 	{treatment.NeverClosedCover, ops(treatment.CoverIt), func(h *here) verdict {
-		shut := h.step.Params.Cover == plant.CoverClosed &&
-			(h.c.dry || h.c.kind.Cover == plant.CoverNone || h.c.any(treatment.LeafDiseases()) ||
-				h.c.has(cause.Edema, cause.BroadMite))
+		shut := h.step.Params.Cover == plant.CoverClosed && h.c.stillAirHarms()
 		return dropIf(shut, "still wet air would harm it")
 	}},
 	{treatment.NeverCoveredInSun, ops(treatment.CoverIt), func(h *here) verdict {

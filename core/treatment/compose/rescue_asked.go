@@ -67,8 +67,11 @@ func (c *composer) rescueAsked(list []*sit, said string) []*sit {
 }
 
 // noRootFound says whether no live root was counted of a plant that should have some.
-func (x *subject) noRootFound() bool {
-	return x.rootless && x.Facts.LiveRoots.Known && !x.piece && x.habitID != treatment.AirPlant
+func (x *subject) noRootFound() bool { return x.rootsCountedDead() && !x.piece }
+
+// rootsCountedDead says whether its roots were counted, of a piece too, and none of them lives.
+func (x *subject) rootsCountedDead() bool {
+	return x.rootless && x.Facts.LiveRoots.Known && x.habitID != treatment.AirPlant
 }
 
 // rootlessLooks looks at what has no live root until its rescue is planned: every three days where it hangs
