@@ -61,7 +61,7 @@ func (c *composer) condLeft(x step) {
 }
 
 // drunkFirst takes out what would be sprayed before a thirsty plant has drunk, or within the days after it, where its
-// water was moved behind a product.
+// water was moved behind a product; what is used only once comes when they are over.
 func (c *composer) drunkFirst(list []*sit) []*sit {
 	drinks := slices.IndexFunc(list, func(s *sit) bool {
 		return s.dated && slices.ContainsFunc(s.steps, func(x step) bool {
@@ -71,14 +71,25 @@ func (c *composer) drunkFirst(list []*sit) []*sit {
 	if !c.thirsty || drinks < 0 || c.habitID == treatment.AirPlant {
 		return list
 	}
-	for _, s := range list {
-		if !s.dated || s.day >= list[drinks].day+drinkDays {
-			continue
-		}
-		for _, op := range sprays {
-			for _, i := range slices.Backward(usesOf(s.steps, op)) {
+	bears := list[drinks].day + drinkDays
+	for _, op := range sprays {
+		var last []step
+		again := false
+		for _, s := range list {
+			i := slices.IndexFunc(s.steps, func(x step) bool {
+				return x.Op == op && among(x.Organ, "", treatment.OnLeaf) && x.Every == 0
+			})
+			switch {
+			case !s.dated || i < 0:
+			case s.day >= bears:
+				again = true
+			default:
+				last = []step{s.steps[i]}
 				s.steps = withoutUse(s.steps, i)
 			}
+		}
+		if len(last) > 0 && !again {
+			list = c.onDay(list, treatment.SpraySit, bears, append(last, c.dried()...))
 		}
 	}
 	return list

@@ -38,22 +38,27 @@ func TestWhatWouldComeBetweenTwoProductsIsSaid(t *testing.T) {
 	assert.Contains(t, leftOut(t, fmt.Sprintf(s, `,"leaf-miner"`), "label-drug"), "if the film comes back")
 }
 
-// A limp top that is set drinks, and is sprayed five days later at the soonest.
+// A limp top that is set drinks, and is sprayed five days later at the soonest: what is used once is moved, and what
+// is used on a clock begins with a later turn.
 func TestATopIsSprayedWhenItHasDrunk(t *testing.T) {
-	s := `{"kind":"tradescantia-pallida","causes":["detached","thrips"],"on":"2026-04-17",
-		"answers":{"seat":"reservoir","moist":"dry","limp":true,"piece":true},"place":{"warmthC":22}}`
-	soaked, _ := said(t, s, treatment.Soak)
-	assert.Empty(t, soaked, "it has left its pot")
-	_, drank := said(t, s, treatment.FirstWater)
-	var sprayed []int
-	for _, op := range sprays {
-		_, days := said(t, s, op)
-		sprayed = append(sprayed, days...)
+	for kind, causes := range map[string]string{
+		"tradescantia-pallida": `"detached","thrips"`, "serissa-japonica": `"detached","soft-rot"`,
+	} {
+		s := fmt.Sprintf(`{"kind":%q,"causes":[%s],"on":"2026-05-29",
+			"answers":{"moist":"dry","limp":true,"newcomerDays":0},"place":{"warmthC":22}}`, kind, causes)
+		soaked, _ := said(t, s, treatment.Soak)
+		assert.Empty(t, soaked, "it has left its pot")
+		_, drank := said(t, s, treatment.FirstWater)
+		var sprayed []int
+		for _, op := range sprays {
+			_, days := said(t, s, op)
+			sprayed = append(sprayed, days...)
+		}
+		for _, day := range sprayed {
+			assert.GreaterOrEqual(t, day, drank[0]+drinkDays, kind)
+		}
+		assert.NotEmpty(t, sprayed, kind)
 	}
-	for _, day := range sprayed {
-		assert.GreaterOrEqual(t, day, drank[0]+drinkDays)
-	}
-	assert.NotEmpty(t, sprayed)
 }
 
 // What hangs limp and dry on a slab and has no medium is wetted today.
