@@ -131,21 +131,35 @@ func waitsForWater(s *sit, x step) bool {
 // ofItsWater says whether a step is of the water of the plant itself, and not of its pieces.
 func ofItsWater(x step) bool { return slices.Contains(waters, x.Op) && x.Params.For == "" }
 
-// drinksBeforeWork has what was found dry drink before it is washed, sprayed or cut that day: soap, oil and products
-// burn a leaf that wants water, and its pieces root from what they hold (common practice, and what labels say).
+// drinksBeforeWork has what was found dry drink before it is washed, sprayed or cut that day, and after it was smelled
+// below: soap, oil and products burn a leaf that wants water, its pieces root from what they hold, and what rots below
+// is not watered (common practice, and what labels say).
 func drinksBeforeWork(list []*sit) []*sit {
 	for _, s := range list {
-		work := slices.IndexFunc(s.steps, func(x step) bool {
-			return among(x.Op, treatment.WashDown, treatment.CleanBlade) || slices.Contains(sprays, x.Op)
-		})
 		drinks := slices.IndexFunc(s.steps, func(x step) bool { return ruled(x) && x.Every == 0 })
-		if !s.dated || s.day > 0 || work < 0 || drinks < work {
+		if !s.dated || s.day > 0 || drinks < 0 {
 			continue
 		}
 		rule := s.steps[drinks]
-		s.steps = slices.Insert(slices.Delete(slices.Clone(s.steps), drinks, drinks+1), work, rule)
+		rest := slices.Delete(slices.Clone(s.steps), drinks, drinks+1)
+		at := drinks
+		if work := slices.IndexFunc(rest, firstWork); work >= 0 {
+			at = min(at, work)
+		}
+		if smelled := slices.IndexFunc(rest, smells); smelled >= 0 {
+			at = max(at, smelled+1)
+		}
+		s.steps = slices.Insert(rest, at, rule)
 	}
 	return list
+}
+
+func firstWork(x step) bool {
+	return among(x.Op, treatment.WashDown, treatment.CleanBlade) || slices.Contains(sprays, x.Op)
+}
+
+func smells(x step) bool {
+	return x.Op == treatment.Look && strings.HasSuffix(x.Params.Note, leaveTheRest)
 }
 
 // drinksNow says how it is watered today.

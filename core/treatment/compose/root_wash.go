@@ -382,8 +382,13 @@ func (c *composer) feedLater(op treatment.OperatorID) {
 	c.draft.gate(waits, f)
 }
 
-// fromCup takes it out of the cup when its tips run.
+// fromCup takes it out of the cup when its tips run: into a pot over a dish; where its kind lives in no medium,
+// that is asked for.
 func (c *composer) fromCup() {
+	if mix, _ := c.mix(); mix == nil {
+		c.hungFromCup()
+		return
+	}
 	width := 8.0
 	if c.bound() {
 		width = c.boundWidth()
@@ -393,7 +398,7 @@ func (c *composer) fromCup() {
 	level := math.Round(0.92*width/3*10) / 10
 	c.draft.hold(
 		treatment.RootWhole,
-		gate.Gate{gate.Count(gate.Tip, 2, 1)},
+		tipsRun,
 		"",
 		c.ready(width, 0, false),
 		c.potIn(treatment.PotIn),
@@ -404,4 +409,13 @@ func (c *composer) fromCup() {
 	)
 	c.school = school
 	c.feedLater(treatment.PotIn)
+}
+
+// tipsRun is when what stood over water in a cup leaves it.
+var tipsRun = gate.Gate{gate.Count(gate.Tip, 2, 1)}
+
+// hungFromCup asks for the plan by which it is hung again.
+func (c *composer) hungFromCup() {
+	c.draft.hold("", tipsRun, "", do(treatment.Look, note("its tips run, and it leaves the cup: its kind lives in no "+
+		"medium. Wish for another seat, and plan today: it is hung, its roots bare")))
 }

@@ -89,6 +89,8 @@ func (c *composer) whySmelled(dead, limp bool) string {
 		return ""
 	case c.drinksThough():
 		return "It hangs limp and was watered too often"
+	case dead && drowning(c.subject) && c.feltDue():
+		return "It hangs limp, and most of its roots were dead"
 	case dead && (limp || drowning(c.subject)):
 		return "It hangs limp, not for thirst, and most of its roots were dead"
 	case limp:
@@ -118,8 +120,11 @@ func (c *composer) smelledBelow(why string) {
 		ask = "is its foot soft, or a root at its edge brown and soft? Its medium was found rotten or sour. "
 	}
 	c.draft.at(0, rankStart, do(treatment.Look, note(ask+why+
-		": if either, leave the rest of this and plan for root rot today")))
+		": if either, "+leaveTheRest)))
 }
+
+// leaveTheRest is what is done where it is smelled or felt that it rots below.
+const leaveTheRest = "leave the rest of this and plan for root rot today"
 
 // fillPot is what is asked of a pot in which most roots died.
 const fillPot = "do its live roots fill the pot?"

@@ -2,6 +2,8 @@ package compose
 
 import (
 	"fmt"
+	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -77,4 +79,28 @@ func TestATopDoesNotStandInWater(t *testing.T) {
 			"answers":{"seat":"dish","moist":"dry","standing":%t,"potWidthCm":15}}`, standing), treatment.DrainSaucer)
 		assert.Equal(t, emptied, len(words) > 0, standing)
 	}
+}
+
+// What lives in no medium is asked for when its tips run in the cup; what lives in one is potted then.
+func TestWhatLivesInNoMediumIsNotPottedFromItsCup(t *testing.T) {
+	for kind, potted := range map[string]bool{"rhynchostylis-gigantea": false, "phalaenopsis-hybrid": true} {
+		s := `{"kind":"` + kind + `","causes":["moss-smothered"],"on":"2026-10-15","choices":{"school":"S1"},"answers":{
+			"moist":"dry","potWidthCm":9,"liveRoots":5,"deadRoots":12},"place":{"warmthC":24,"humidityPct":30}}`
+		words, _ := said(t, s, treatment.PotIn)
+		assert.Equal(t, potted, len(words) > 0, kind)
+		looks, _ := said(t, s, treatment.Look)
+		assert.Equal(t, !potted, strings.Contains(strings.Join(looks, " "), "it is hung, its roots bare"), kind)
+	}
+}
+
+// What is smelled below is watered after that, where it is due.
+func TestWhatIsSmelledIsWateredAfterwards(t *testing.T) {
+	p, err := Plan(situationOf(t, `{"kind":"colocasia-esculenta","causes":["petal-blight"],"on":"2026-03-15","answers":{
+		"limp":true,"moist":"due","newcomerDays":200,"potWidthCm":9,"liveRoots":2,"deadRoots":12}}`))
+	assert.NoError(t, err)
+	steps := p.Sittings[0].Steps
+	smelled, rule := slices.IndexFunc(steps, smells), slices.IndexFunc(steps, ruled)
+	assert.GreaterOrEqual(t, smelled, 0)
+	assert.Greater(t, rule, smelled)
+	assert.NotContains(t, steps[smelled].Words, "not for thirst", "it is due")
 }
