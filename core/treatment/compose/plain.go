@@ -311,6 +311,11 @@ func placeOffset(c *composer, p *plain) bool {
 		c.draft.at(14, rankLook, do(treatment.Look))
 		return true
 	}
+	if c.keptApart() {
+		c.leave(string(p.step.Op), "what is cut from it would carry what it has: its offset stays on")
+		c.draft.at(14, rankLook, do(treatment.Look))
+		return true
+	}
 	none := c.Facts.Plantlets.Known && c.Facts.Plantlets.Value == 0
 	now := c.Choices.Plantlets.Now() && !none && c.has(cause.OffsetDrain) && len(c.travels()) == 0
 	switch {
@@ -318,6 +323,8 @@ func placeOffset(c *composer, p *plain) bool {
 		c.offsetNow(p.step)
 	case c.Choices.Plantlets == treatment.SideStay:
 		c.leave(string(p.step.Op), "the carer lets it stay")
+	case len(c.travels()) > 0:
+		c.partOffset(p.step, p.gate.With(gate.IsFree()))
 	default:
 		c.partOffset(p.step, p.gate)
 	}

@@ -55,9 +55,10 @@ func (c *composer) rescueAsked(list []*sit, said string) []*sit {
 	if (c.feltDue() || c.foundWet()) && among(c.seat, facts.InPot, facts.InReservoir, facts.InDish) &&
 		!c.has(cause.Dormancy) {
 		list = ruleLeftOut(list)
+		watered := slices.ContainsFunc(list, func(s *sit) bool { return slices.ContainsFunc(s.steps, ofItsWater) })
 		switch {
-		case !c.driesFirst() && !anyHas(list, waters...),
-			!anyHas(list, slices.Concat(sprays, cutOps, tidies, waters)...):
+		case !c.driesFirst() && !watered,
+			!watered && !anyHas(list, slices.Concat(sprays, cutOps, tidies)...):
 			said += nothingDrinks
 		case c.driesFirst() && !anyHas(list, treatment.HoldWater):
 			list = c.onDay(list, treatment.CareSit, 0, []step{do(treatment.HoldWater, until(due))})

@@ -2,12 +2,14 @@ package compose
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
 
@@ -158,4 +160,31 @@ func TestAPlanThatEndsSaysNoRuleOfWater(t *testing.T) {
 			treatment.ByRule)
 		assert.Equal(t, ruled, len(rules) > 0, "limp %t: %v", limp, rules)
 	}
+}
+
+// What is kept apart for good gives no offset: it would carry what its mother has; what is apart for a time gives it
+// when it is let back.
+func TestWhatIsKeptApartGivesNoOffset(t *testing.T) {
+	for cause, of := range map[string][3]bool{ // parted, waiting for its release, said to stay
+		"virus": {false, false, true}, "bacterial-spot": {true, true, false}, "low-light": {true, false, false},
+	} {
+		s := `{"kind":"vanda-hybrid","causes":["` + cause + `","offset-drain"],"on":"2026-03-15",
+			"answers":{"moist":"right","pups":2}}`
+		p, err := Plan(situationOf(t, s))
+		require.NoError(t, err)
+		var parted, waits bool
+		for _, sit := range p.Sittings {
+			if slices.ContainsFunc(sit.Steps, func(x treatment.Step) bool { return x.Op == treatment.TakeOffset }) {
+				parted, waits = true, sit.Gate.Wants(func(x gate.Condition) bool { return x.Is == gate.Free })
+			}
+		}
+		assert.Equal(t, of, [3]bool{parted, waits, leftOut(t, s, "take-offset") != ""}, cause)
+	}
+}
+
+// A dry pot without a live root is not watered before its rescue, though pieces are watered later.
+func TestARootlessPotIsNotWateredForItsPieces(t *testing.T) {
+	words, _ := said(t, `{"kind":"alocasia-reginula","wish":"prune","on":"2026-01-15","answers":{"moist":"bone",
+		"liveRoots":0,"deadRoots":12,"plantlets":2}}`, treatment.Look)
+	assert.Contains(t, strings.Join(words, " "), "Do not water it before")
 }

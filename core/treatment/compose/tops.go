@@ -325,19 +325,13 @@ func (c *composer) boxLater(day int) {
 // offsets parts plantlets and pups when they are ripe, or now where the mother
 // fails and the carer chose so.
 func (c *composer) offsets() {
-	if c.Facts.Plantlets.Or(0) < 1 || c.has(cause.OffsetDrain, cause.SpentRosette) || c.is(treatment.Palm) {
-		return
-	}
 	ch := c.Choices.Plantlets
-	if ch == "stay" {
+	if c.Facts.Plantlets.Or(0) < 1 || ch == treatment.SideStay || !c.givesPlantlets() {
 		return
 	}
 	waits := gate.Gate{gate.Count(gate.OffsetRoot, 3, 7.5)}
 	if !c.orchid {
 		waits = gate.Gate{gate.See(gate.GrownOffset)}
-	}
-	if !c.mayOffset() || (c.dry || c.is(treatment.BulbPlant, treatment.WinterDeciduous)) && c.resting() {
-		return
 	}
 	cut := do(treatment.TakeOffset, organ("plantlet"))
 	if len(c.travels()) > 0 {
@@ -350,4 +344,12 @@ func (c *composer) offsets() {
 		}
 	}
 	c.partOffset(cut, waits)
+}
+
+// givesPlantlets says whether its plantlets are parted beside what else is done: not where an accepted cause does
+// that, where it is kept apart for good, or where it rests dry.
+func (c *composer) givesPlantlets() bool {
+	asleep := (c.dry || c.is(treatment.BulbPlant, treatment.WinterDeciduous)) && c.resting()
+	return c.mayOffset() && !asleep && !c.keptApart() && !c.is(treatment.Palm) &&
+		!c.has(cause.OffsetDrain, cause.SpentRosette)
 }
