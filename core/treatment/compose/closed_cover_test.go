@@ -63,3 +63,12 @@ func TestWhatCannotDrinkIsNotSoakedFirst(t *testing.T) {
 		assert.Equal(t, soaked, days[0] > 0, live)
 	}
 }
+
+// A top that is cut from a pot in standing water is not set beside it: saucer and outer pot are emptied.
+func TestATopDoesNotStandInWater(t *testing.T) {
+	for standing, emptied := range map[bool]bool{true: true, false: false} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"columnea-gloriosa","causes":["black-rot"],"on":"2026-07-14",
+			"answers":{"seat":"dish","moist":"dry","standing":%t,"potWidthCm":15}}`, standing), treatment.DrainSaucer)
+		assert.Equal(t, emptied, len(words) > 0, standing)
+	}
+}

@@ -154,3 +154,14 @@ func TestHowSoonAMixIsNew(t *testing.T) {
 		assert.Equal(t, leftOut, placings[treatment.Loosen](c, &plain{}), sat)
 	}
 }
+
+// What hangs limp in its first week here may do so from the journey: it is told so, and asked after a week.
+func TestALimpNewcomerIsAskedAfterAWeek(t *testing.T) {
+	for came, asked := range map[string]bool{`"newcomerDays":7,`: true, `"newcomerDays":8,`: false, ``: false} {
+		looks, _ := said(t, `{"kind":"blechnum-gibbum","causes":["aphid"],"on":"2026-04-15","answers":
+			{`+came+`"limp":true,"moist":"right"},"place":{"warmthC":20}}`, treatment.Look)
+		all := strings.Join(looks, " ")
+		assert.Equal(t, asked, strings.Contains(all, "Still as limp on day 7 (limp from its journey"), all)
+		assert.Equal(t, !asked, strings.Contains(all, "Still as limp on day 14:"), all)
+	}
+}

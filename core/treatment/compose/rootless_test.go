@@ -188,3 +188,15 @@ func TestARootlessPotIsNotWateredForItsPieces(t *testing.T) {
 		"liveRoots":0,"deadRoots":12,"plantlets":2}}`, treatment.Look)
 	assert.Contains(t, strings.Join(words, " "), "Do not water it before")
 }
+
+// What lives in no medium is asked for when its tips run in the cup; what lives in one is potted then.
+func TestWhatLivesInNoMediumIsNotPottedFromItsCup(t *testing.T) {
+	for kind, potted := range map[string]bool{"rhynchostylis-gigantea": false, "phalaenopsis-hybrid": true} {
+		s := `{"kind":"` + kind + `","causes":["moss-smothered"],"on":"2026-10-15","choices":{"school":"S1"},"answers":{
+			"moist":"dry","potWidthCm":9,"liveRoots":5,"deadRoots":12},"place":{"warmthC":24,"humidityPct":30}}`
+		words, _ := said(t, s, treatment.PotIn)
+		assert.Equal(t, potted, len(words) > 0, kind)
+		looks, _ := said(t, s, treatment.Look)
+		assert.Equal(t, !potted, strings.Contains(strings.Join(looks, " "), "it is hung, its roots bare"), kind)
+	}
+}

@@ -2,8 +2,6 @@ package compose
 
 import (
 	"fmt"
-	"slices"
-	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -61,46 +59,4 @@ func TestATopIsSprayedWhenItHasDrunk(t *testing.T) {
 		}
 		assert.NotEmpty(t, sprayed, kind)
 	}
-}
-
-// What hangs limp and dry on a slab and has no medium is wetted today.
-func TestWhatThirstsOnASlabIsWetted(t *testing.T) {
-	for moist, wetted := range map[string]bool{"dry": true, "bone": true, "right": false} {
-		_, days := said(t, fmt.Sprintf(`{"kind":"phragmipedium-caudatum","causes":["sun-scorch"],"on":"2026-10-19",
-			"answers":{"seat":"mount","moist":%q,"limp":true,"phase":"resting"}}`, moist), treatment.Soak)
-		assert.Equal(t, wetted, len(days) > 0 && days[0] == 0, moist)
-	}
-}
-
-// A top that is cut from a pot in standing water is not set beside it: saucer and outer pot are emptied.
-func TestATopDoesNotStandInWater(t *testing.T) {
-	for standing, emptied := range map[bool]bool{true: true, false: false} {
-		words, _ := said(t, fmt.Sprintf(`{"kind":"columnea-gloriosa","causes":["black-rot"],"on":"2026-07-14",
-			"answers":{"seat":"dish","moist":"dry","standing":%t,"potWidthCm":15}}`, standing), treatment.DrainSaucer)
-		assert.Equal(t, emptied, len(words) > 0, standing)
-	}
-}
-
-// What lives in no medium is asked for when its tips run in the cup; what lives in one is potted then.
-func TestWhatLivesInNoMediumIsNotPottedFromItsCup(t *testing.T) {
-	for kind, potted := range map[string]bool{"rhynchostylis-gigantea": false, "phalaenopsis-hybrid": true} {
-		s := `{"kind":"` + kind + `","causes":["moss-smothered"],"on":"2026-10-15","choices":{"school":"S1"},"answers":{
-			"moist":"dry","potWidthCm":9,"liveRoots":5,"deadRoots":12},"place":{"warmthC":24,"humidityPct":30}}`
-		words, _ := said(t, s, treatment.PotIn)
-		assert.Equal(t, potted, len(words) > 0, kind)
-		looks, _ := said(t, s, treatment.Look)
-		assert.Equal(t, !potted, strings.Contains(strings.Join(looks, " "), "it is hung, its roots bare"), kind)
-	}
-}
-
-// What is smelled below is watered after that, where it is due.
-func TestWhatIsSmelledIsWateredAfterwards(t *testing.T) {
-	p, err := Plan(situationOf(t, `{"kind":"colocasia-esculenta","causes":["petal-blight"],"on":"2026-03-15","answers":{
-		"limp":true,"moist":"due","newcomerDays":200,"potWidthCm":9,"liveRoots":2,"deadRoots":12}}`))
-	assert.NoError(t, err)
-	steps := p.Sittings[0].Steps
-	smelled, rule := slices.IndexFunc(steps, smells), slices.IndexFunc(steps, ruled)
-	assert.GreaterOrEqual(t, smelled, 0)
-	assert.Greater(t, rule, smelled)
-	assert.NotContains(t, steps[smelled].Words, "not for thirst", "it is due")
 }

@@ -2,6 +2,7 @@ package compose
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 	"testing"
 
@@ -109,5 +110,26 @@ func TestAWiltedPotWithoutARootIsNotWatered(t *testing.T) {
 		words, _ := said(t, fmt.Sprintf(`{"kind":"goeppertia-ornata","causes":["fusarium"],"on":"2026-04-15","answers":{
 			"moist":"due","liveRoots":%d,"deadRoots":3},"place":{"warmthC":22}}`, live), treatment.ByRule)
 		assert.Equal(t, watered, len(words) > 0, "%d: %s", live, words)
+	}
+}
+
+// What is smelled below is watered after that, where it is due.
+func TestWhatIsSmelledIsWateredAfterwards(t *testing.T) {
+	p, err := Plan(situationOf(t, `{"kind":"colocasia-esculenta","causes":["petal-blight"],"on":"2026-03-15","answers":{
+		"limp":true,"moist":"due","newcomerDays":200,"potWidthCm":9,"liveRoots":2,"deadRoots":12}}`))
+	assert.NoError(t, err)
+	steps := p.Sittings[0].Steps
+	smelled, rule := slices.IndexFunc(steps, smells), slices.IndexFunc(steps, ruled)
+	assert.GreaterOrEqual(t, smelled, 0)
+	assert.Greater(t, rule, smelled)
+	assert.NotContains(t, steps[smelled].Words, "not for thirst", "it is due")
+}
+
+// What hangs limp and dry on a slab and has no medium is wetted today.
+func TestWhatThirstsOnASlabIsWetted(t *testing.T) {
+	for moist, wetted := range map[string]bool{"dry": true, "bone": true, "right": false} {
+		_, days := said(t, fmt.Sprintf(`{"kind":"phragmipedium-caudatum","causes":["sun-scorch"],"on":"2026-10-19",
+			"answers":{"seat":"mount","moist":%q,"limp":true,"phase":"resting"}}`, moist), treatment.Soak)
+		assert.Equal(t, wetted, len(days) > 0 && days[0] == 0, moist)
 	}
 }
