@@ -31,7 +31,7 @@ var pestRecipes = []recipe{
 	{
 		cause.BacterialSpot,
 		all,
-		join(spots[:len(spots)-1], quickly),
+		join(spotsOff, quickly),
 	}, {cause.FungalSpot, all, spots}, {cause.Anthracnose, all, spots},
 	{cause.Rust, all, join(spots, []item{ifMore(10, "new pustules break out")})},
 	{cause.PowderyMildew, all, join(spots, []item{ifMore(10, "the film comes back, or is on more than ten leaves")})},

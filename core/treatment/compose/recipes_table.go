@@ -13,13 +13,10 @@ import (
 var (
 	// judged by new growth: the marks stay, nothing is cut.
 	judged = []item{at(14, t.Look, every(14, twoClean))}
-	// spots on leaves: marked leaves off, air, water on the medium only.
-	spots = []item{
-		at(0, t.Air),
-		at(0, t.ByRule, what("medium only, morning")),
-		leaves(false, 0),
-		at(5, t.Look, every(5, quiet)),
-	}
+	// what is done at once about spots on leaves: marked leaves off, air, water on the medium only.
+	spotsOff = []item{at(0, t.Air), at(0, t.ByRule, what("medium only, morning")), leaves(false, 0)}
+	// spots on leaves, looked at until they are quiet.
+	spots = join(spotsOff, []item{at(5, t.Look, every(5, quiet))})
 	// what bacteria do to leaves is seen within days.
 	quickly = []item{at(2, t.Look, every(2, toDay(14))), at(21, t.Look, every(7, quiet))}
 	// a heart that rots: dry, no unpotting, and patience for side shoots.

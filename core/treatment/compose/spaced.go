@@ -33,10 +33,15 @@ func (c *composer) spaced(list []*sit) []*sit {
 	return list
 }
 
-// usesOf are the places of a product on all leaves in a sitting: not on spots, and not again and again.
+// onLeavesOnce says whether a step is one use of a product, or a wash, on the leaves: not again and again.
+func onLeavesOnce(x step, op treatment.OperatorID) bool {
+	return x.Op == op && among(x.Organ, "", treatment.OnLeaf) && x.Every == 0
+}
+
+// usesOf are the places of a product on all leaves in a sitting, and not on spots.
 func usesOf(steps []step, op treatment.OperatorID) (at []int) {
 	for i, x := range steps {
-		if x.Op == op && among(x.Organ, "", treatment.OnLeaf) && x.Every == 0 && x.Params.Class != "bacteria" {
+		if onLeavesOnce(x, op) && x.Params.Class != "bacteria" {
 			at = append(at, i)
 		}
 	}
@@ -76,9 +81,7 @@ func (c *composer) drunkFirst(list []*sit) []*sit {
 		var last []step
 		again := false
 		for _, s := range list {
-			i := slices.IndexFunc(s.steps, func(x step) bool {
-				return x.Op == op && among(x.Organ, "", treatment.OnLeaf) && x.Every == 0
-			})
+			i := slices.IndexFunc(s.steps, func(x step) bool { return onLeavesOnce(x, op) })
 			switch {
 			case !s.dated || i < 0:
 			case s.day >= bears:
@@ -89,7 +92,11 @@ func (c *composer) drunkFirst(list []*sit) []*sit {
 			}
 		}
 		if len(last) > 0 && !again {
-			list = c.onDay(list, treatment.SpraySit, bears, append(last, c.dried()...))
+			after := c.dried()
+			if op == treatment.Soap {
+				after = c.rinsed()
+			}
+			list = c.onDay(list, treatment.SpraySit, bears, append(last, after...))
 		}
 	}
 	return list
