@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"cmp"
 	"slices"
 
 	"tendermend/core/facts"
@@ -201,6 +202,49 @@ func oneRule(list []*sit) {
 			}
 		}
 	}
+}
+
+// ruleOnceHeld takes water by its rule out of the days on which it is held dry: the line that comes when it is due says
+// it, and with which water. What is poured through it then comes before that line.
+func ruleOnceHeld(list []*sit) {
+	gated := slices.IndexFunc(list, func(s *sit) bool {
+		return !s.dated && s.gate.Same(due) && slices.ContainsFunc(s.steps, ruled)
+	})
+	held := slices.IndexFunc(list, func(s *sit) bool { return s.dated && slices.ContainsFunc(s.steps, heldUntilDue) })
+	if gated < 0 || held < 0 {
+		return
+	}
+	then := list[gated]
+	rule := &then.steps[slices.IndexFunc(then.steps, ruled)]
+	for _, s := range list {
+		if s.dated && s.day >= list[held].day && s.day <= list[held].day+sameWater {
+			s.steps = saidThen(rule, s.steps)
+		}
+	}
+	slices.SortStableFunc(then.steps, func(a, b step) int { return cmp.Compare(flushesFirst(a), flushesFirst(b)) })
+}
+
+// heldUntilDue is true of a step that holds its water until it is due.
+func heldUntilDue(x step) bool {
+	return x.Op == treatment.HoldWater && x.Params.For == "" && x.Until.Same(due)
+}
+
+// saidThen leaves out of some steps water by its rule, which a later line says, and adds to that what it says more.
+func saidThen(rule *step, steps []step) []step {
+	return slices.DeleteFunc(slices.Clone(steps), func(x step) bool {
+		early := ruled(x) && plainRule(x) && x.Every == 0
+		if early && plainRule(*rule) {
+			*rule = merged(*rule, x)
+		}
+		return early
+	})
+}
+
+func flushesFirst(x step) int {
+	if x.Op == treatment.Flush {
+		return 0
+	}
+	return 1
 }
 
 // ownSaid has a line for water that is its own say where and when it is given, as a second one within a week

@@ -116,7 +116,6 @@ func (c *composer) callusSitting(r rootWork) {
 	days := c.callusDays(head)
 	sitting := c.bared(r, head, days)
 	w, ballCM := c.callusPot(head)
-	pot := c.dryPotting(r, head, w, ballCM)
 	organOf := treatment.OnRoots
 	if head {
 		organOf = treatment.OnStem
@@ -131,13 +130,18 @@ func (c *composer) callusSitting(r rootWork) {
 	first := max(days+wait, c.dryDay(organOf, r.live || c.rotLives))
 	c.place(treatment.CallusSit, nil, []step{c.blade()}, sitting, []step{do(treatment.HoldFeed, until(growth))})
 	water := do(treatment.FirstWater, how("light"), with(func(p *treatment.Params) { p.ML = num(20) }))
+	drinks := c.drinksAgain(first)
+	if c.gated {
+		drinks = gate.Gate{gate.DaysSince(facts.Potted, wait), gate.See(gate.Nudge)}
+	}
+	pot := c.dryPotting(r, head, w, ballCM, drinks)
 	if c.gated {
 		c.draft.then(gate.Gate{gate.DaysSince(facts.OnATray, days)}, pot...)
-		c.draft.then(gate.Gate{gate.DaysSince(facts.Potted, wait), gate.See(gate.Nudge)}, water)
+		c.draft.then(drinks, water)
 		return
 	}
 	c.draft.sit(treatment.CallusSit, c.sat+days, rankRoot, pot...)
-	c.draft.hold("", c.drinksAgain(first), "", water)
+	c.draft.hold("", drinks, "", water)
 	c.draft.at(c.sat+days+7, rankLook, do(treatment.Look, every(7, toDay(c.sat+days+28))))
 	if r.daily > 7 {
 		c.draft.at(c.sat+1, rankLook, do(treatment.Look, every(1, toDay(c.sat+r.daily))))
@@ -184,8 +188,9 @@ func (c *composer) callusPot(head bool) (w, ballCM float64) {
 	return w, c.ball(false)
 }
 
-// dryPotting sets it in dry mix when its skins have grown.
-func (c *composer) dryPotting(r rootWork, head bool, w, ballCM float64) []step {
+// dryPotting sets it in dry mix when its skins have grown; a bulb or a tuber, and what does not grow then, gets no
+// water before it drinks again.
+func (c *composer) dryPotting(r rootWork, head bool, w, ballCM float64, drinks gate.Gate) []step {
 	laid := c.ready(w, ballCM, false)
 	if !head {
 		laid = c.ranged(laid)
@@ -199,8 +204,10 @@ func (c *composer) dryPotting(r rootWork, head bool, w, ballCM float64) []step {
 	switch {
 	case head:
 		pot = append(pot, do(treatment.ShadeIt, share(0.4)))
-	case c.basal(), !c.growing():
+	case !c.growing():
 		pot = append(pot, do(treatment.HoldWater, until(growth)))
+	case c.basal():
+		pot = append(pot, do(treatment.HoldWater, until(drinks)))
 	}
 	return pot
 }

@@ -29,6 +29,7 @@ func (c *composer) finish() {
 	list = drainedFirst(c.emptied(c.openCover(c.afterHeld(list))))
 	drierThanItsRule(list)
 	oneRule(list)
+	ruleOnceHeld(list)
 	ruleAfterSoak(list)
 	ruleAfterFirst(list)
 	list = c.lookedOnce(c.limpWeekly(c.lookedAt(c.firmAgain(c.rootsMissed(list)))))

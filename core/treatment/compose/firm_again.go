@@ -42,14 +42,28 @@ func (c *composer) firmAgain(list []*sit) []*sit {
 		}
 		return c.firmBy(list, list[drank:], from, from+within, days, " in a moist pot")
 	case c.rootless, c.piece, c.resting(), c.waitsWatched(list), anyHas(list, treatment.Discard),
-		!c.smelled && lookedSoon(list):
+		!c.smelled && !c.saidDryAndWet() && lookedSoon(list):
 		return list
 	}
-	if came := c.Facts.NewcomerDays; came.Known && came.Value <= journeyDays {
+	return c.firmThough(list)
+}
+
+// firmThough asks the same of what drinks nothing in its plan.
+func (c *composer) firmThough(list []*sit) []*sit {
+	came := c.Facts.NewcomerDays
+	switch {
+	case c.saidDryAndWet() && !c.dry:
+		return c.firmBy(list, list, 1, 1+firmsWithin, 1, " in a moist pot")
+	case came.Known && came.Value <= journeyDays:
 		return c.firmBy(list, list, plumpEvery, journeyDays, plumpEvery, " (limp from its journey passes within a week)")
+	case c.foundWet() && c.airC > sprayC:
+		return c.firmBy(list, list, plumpEvery, wetHeatDays, plumpEvery, " (in wet heat roots rot within days)")
 	}
 	return c.firmBy(list, list, plumpEvery, 1+plumpsWithin, plumpEvery, "")
 }
+
+// wetHeatDays is for how long a plant may hang limp in what was found wet, over 30 °C (common practice).
+const wetHeatDays = 7
 
 // journeyDays is for how long after it came a plant may hang limp from its journey alone (common practice).
 const journeyDays = 7

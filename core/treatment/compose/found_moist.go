@@ -41,6 +41,8 @@ func (c *composer) wateredWhileDry(list []*sit) []*sit {
 		return drinksBeforeWork(c.ruledToday(list))
 	case c.thirstyBare() && !tellsOfWater(list):
 		return c.dipped(list)
+	case c.runDry() && !tellsOfWater(list):
+		return c.wateredOverReservoir(list)
 	case c.limp, c.rotLives:
 		return list
 	case c.airDried() && !tellsOfWater(list):
@@ -165,6 +167,8 @@ func smells(x step) bool {
 // drinksNow says how it is watered today.
 func (c *composer) drinksNow() string {
 	switch {
+	case c.runDry():
+		return drawsAgain
 	case c.dueNow() && c.moist != facts.Bone:
 		return "It is due: water it now until it drips, and let it drain."
 	case c.kind.WaterRule == plant.WetTray:
@@ -250,10 +254,17 @@ func (c *composer) driesLittle() bool {
 // how: a medium that is dry through lets the first water run past.
 func (c *composer) saidDry(list []treatment.Sitting) {
 	x, day := firstOfItsWater(list)
-	if (c.foundTooDry() || c.dueNow()) && day == 0 && ruled(*x) && x.Every == 0 {
+	if (c.foundTooDry() || c.dueNow() || c.runDry()) && day == 0 && ruled(*x) && x.Every == 0 {
 		x.Words = c.drinksFirst(*x)
 	}
+	if day == 0 && x.Op == treatment.Flush && c.Facts.Moist.Known && c.moist == facts.Bone && c.seat == facts.InPot {
+		x.Words = wettedFirst + x.Words
+	}
 }
+
+// wettedFirst comes before a flush of a medium that is dry through: what is poured onto that runs past its salts
+// (common practice).
+const wettedFirst = "It is dry through: wet it from above first, and wait half an hour. "
 
 // firstOfItsWater is the first line of a plan for the water of the plant itself, with its day: never where it waits
 // for something, or where there is none.

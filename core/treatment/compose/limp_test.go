@@ -165,3 +165,34 @@ func TestALimpNewcomerIsAskedAfterAWeek(t *testing.T) {
 		assert.Equal(t, !asked, strings.Contains(all, "Still as limp on day 14:"), all)
 	}
 }
+
+// What hangs limp in a wet pot is slid out after a week over 30 °C, and after two where it is cooler.
+func TestHowLongALimpPlantStandsWetInTheHeat(t *testing.T) {
+	for warmth, last := range map[float64]int{30: 14, 30.5: 7} {
+		looks, _ := said(t, fmt.Sprintf(`{"kind":"angraecum-sesquipedale","causes":["draught"],"on":"2026-06-15",
+			"answers":{"limp":true,"moist":"wet","newcomerDays":200,"potWidthCm":12},"place":{"warmthC":%g}}`, warmth),
+			treatment.Look)
+		assert.Contains(t, strings.Join(looks, " "), fmt.Sprintf("Still as limp on day %d", last), warmth)
+	}
+}
+
+// Who took a plant for thirsty whose medium is moist is asked within days whether it stands firm.
+func TestALimpPlantThatHasHadWaterIsSlidOut(t *testing.T) {
+	looks, days := said(t, `{"kind":"epipremnum-aureum","causes":["drought"],"on":"2026-10-15","answers":
+		{"limp":true,"moist":"right","newcomerDays":200,"potWidthCm":9,"liveRoots":5,"deadRoots":3},
+		"place":{"warmthC":24}}`, treatment.Look)
+	assert.Contains(t, looks[0], "Still as limp on day 4")
+	assert.Equal(t, 1, days[0])
+}
+
+// Most roots dead and a wet pot are smelled below, limp or firm; where most live or it is not wet they are not.
+func TestDeadRootsInTheWetAreSmelled(t *testing.T) {
+	for facts, smelled := range map[string]bool{
+		`"moist":"wet","liveRoots":5,"deadRoots":6`: true, `"moist":"wet","liveRoots":6,"deadRoots":6`: false,
+		`"moist":"right","liveRoots":5,"deadRoots":6`: false,
+	} {
+		looks, _ := said(t, `{"kind":"monstera-deliciosa","causes":["bud-blast"],"on":"2026-06-15","answers":
+			{"limp":false,"potWidthCm":18,`+facts+`},"place":{"warmthC":22}}`, treatment.Look)
+		assert.Equal(t, smelled, strings.Contains(strings.Join(looks, " "), "does the hole smell sour"), facts)
+	}
+}

@@ -277,3 +277,31 @@ func TestWaterWithoutADrynessSaysHow(t *testing.T) {
 		assert.NotContains(t, all, "Again every", c.kind)
 	}
 }
+
+// A medium that is dry through is wetted before it is flushed; one that is only dry is not.
+func TestADryMediumIsWettedBeforeAFlush(t *testing.T) {
+	for moist, wetted := range map[string]bool{"bone": true, "dry": false} {
+		words := firstWords(t, fmt.Sprintf(`{"kind":"strelitzia-reginae","causes":["water-quality"],"on":"2026-06-15",
+			"answers":{"limp":false,"moist":%q,"potWidthCm":18},"place":{"warmthC":22}}`, moist), treatment.Flush)
+		assert.Equal(t, wetted, strings.HasPrefix(words, "It is dry through: wet it"), words)
+	}
+}
+
+// What is held until it is due is told once how it is watered then: flushed first, with the better water.
+func TestWaterAfterAHoldIsSaidOnce(t *testing.T) {
+	p, err := Plan(situationOf(t, `{"kind":"asparagus-setaceus","causes":["overwatering","water-quality"],
+		"on":"2026-12-15","answers":{"limp":false,"moist":"right","potWidthCm":18},"place":{"warmthC":22}}`))
+	require.NoError(t, err)
+	var rules []treatment.Step
+	for _, s := range p.Sittings {
+		for i, x := range s.Steps {
+			if x.Op == treatment.ByRule {
+				rules = append(rules, x)
+				assert.Nil(t, s.Day)
+				assert.Equal(t, treatment.Flush, s.Steps[i-1].Op)
+			}
+		}
+	}
+	require.Len(t, rules, 1)
+	assert.Contains(t, rules[0].Words, "low-mineral")
+}

@@ -95,6 +95,8 @@ func (c *composer) whySmelled(dead, limp bool) string {
 		return "It hangs limp, not for thirst, and most of its roots were dead"
 	case limp:
 		return "It hangs limp, not for thirst"
+	case dead && c.foundWet():
+		return "It stands wet, and most of its roots were dead"
 	}
 	return ""
 }

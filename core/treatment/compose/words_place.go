@@ -18,6 +18,8 @@ func sayDrain(w saying) string {
 
 func sayDrainSaucer(w saying) string {
 	switch {
+	case w.overReservoir() && !w.has(cause.NoDrainage):
+		return reservoirDrained
 	case w.Params.How != tipped && w.sealed() && !w.rootsWorked():
 		return "Empty the outer pot: its own has no hole."
 	case w.Params.How != tipped:

@@ -181,6 +181,8 @@ func sayByRule(w saying) string {
 	}
 	rule := w.ruleWords()
 	switch {
+	case w.overReservoir():
+		return w.refilled()
 	case w.habitID == treatment.AirPlant && w.untied:
 		return "Give it its water as it lives, shake it out, and let it dry upside down within four hours."
 	case w.bareRooted():
@@ -254,6 +256,10 @@ func (w saying) heldUntilDue() string {
 	until, rule := w.ends(), w.ruleWords()
 	switch {
 	case !until.Same(due):
+	case w.overReservoir() && strings.HasPrefix(rule, "when "):
+		return "Leave its reservoir empty, and give no water until " + strings.TrimPrefix(rule, "when ") + "."
+	case w.overReservoir():
+		return "Leave its reservoir empty until its surface is only damp."
 	case w.kind.WaterRule == plant.Even:
 		return "Give no water while its surface is wet. It is never to dry: water it as soon as the surface is only damp."
 	case w.kind.WaterRule == plant.CupWater:
