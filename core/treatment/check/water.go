@@ -83,7 +83,8 @@ var lawsOfWater = []law{
 			switch {
 			case e.pre.rot:
 				no(e, "with live rot")
-			case c.has(cause.NoDrainage) && e.pre.set == notYet && !r.earlier(e, t.DrainSaucer):
+			case c.has(cause.NoDrainage) && e.pre.set == notYet && !isOne(e.pre.seat, facts.Hung, facts.OnMount) &&
+				!r.earlier(e, t.DrainSaucer):
 				no(e, "the water has no way out")
 			case rests && (e.op == t.Flush || c.kind.RestKind != ""):
 				no(e, "it rests")

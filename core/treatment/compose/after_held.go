@@ -221,7 +221,29 @@ func ruleOnceHeld(list []*sit) {
 			s.steps = saidThen(rule, s.steps)
 		}
 	}
-	slices.SortStableFunc(then.steps, func(a, b step) int { return cmp.Compare(flushesFirst(a), flushesFirst(b)) })
+	slices.SortStableFunc(then.steps, func(a, b step) int { return cmp.Compare(rulesLast(a), rulesLast(b)) })
+}
+
+func rulesLast(x step) int {
+	if ruled(x) {
+		return 1
+	}
+	return 0
+}
+
+// heldAfterFirst holds its water from the day after its first one, where one sitting says both.
+func (c *composer) heldAfterFirst(list []*sit) []*sit {
+	for _, s := range list {
+		i := slices.IndexFunc(s.steps, heldUntilDue)
+		first := slices.ContainsFunc(s.steps, func(x step) bool { return x.Op == treatment.FirstWater && x.Params.For == "" })
+		if !s.dated || i < 0 || !first {
+			continue
+		}
+		hold := s.steps[i]
+		s.steps = slices.Delete(slices.Clone(s.steps), i, i+1)
+		return c.onDay(list, treatment.CareSit, s.day+1, []step{hold})
+	}
+	return list
 }
 
 // heldUntilDue is true of a step that holds its water until it is due.
@@ -238,13 +260,6 @@ func saidThen(rule *step, steps []step) []step {
 		}
 		return early
 	})
-}
-
-func flushesFirst(x step) int {
-	if x.Op == treatment.Flush {
-		return 0
-	}
-	return 1
 }
 
 // ownSaid has a line for water that is its own say where and when it is given, as a second one within a week

@@ -14,6 +14,8 @@ const (
 // undividable says why it cannot be divided, whatever asks for it; empty where it can.
 func (c *composer) undividable() string {
 	switch {
+	case c.piece:
+		return "it is itself a piece"
 	case !c.mayPart():
 		return fallsApart
 	case c.oneTopped():

@@ -29,12 +29,16 @@ func (c *composer) finish() {
 	list = drainedFirst(c.emptied(c.openCover(c.afterHeld(list))))
 	drierThanItsRule(list)
 	oneRule(list)
+	list = c.heldAfterFirst(list)
 	ruleOnceHeld(list)
 	ruleAfterSoak(list)
 	ruleAfterFirst(list)
 	list = c.lookedOnce(c.limpWeekly(c.lookedAt(c.firmAgain(c.rootsMissed(list)))))
 	list = c.cooledToSpray(c.lookedUntilFree(list))
 	list = c.spaced(c.drunkFirst(list))
+	if c.rotUnaccepted() {
+		list = c.unfed(list, "rot was found alive on it")
+	}
 	fromPlan(list)
 	c.plainGates(list)
 	estimate(list)

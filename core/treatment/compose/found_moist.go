@@ -65,7 +65,7 @@ func (c *composer) dipped(list []*sit) []*sit {
 
 // thirstyBare says whether it hangs limp for want of water, with roots that live in no medium and no rot.
 func (c *composer) thirstyBare() bool {
-	return c.thirsty && c.bareRooted() && c.seat != facts.InBasket && !c.piece && !c.asleep() && c.rootsMayLive() &&
+	return c.thirsty && c.bareRooted() && c.seat != facts.InBasket && !c.asleep() && c.rootsMayLive() &&
 		!c.any(treatment.Rots()) && !c.rotUnaccepted()
 }
 

@@ -70,7 +70,7 @@ func (c *composer) holds(d int) (list []hold) {
 	}
 	free, sleeping := c.cannotWait(), c.sleeps(d) && !c.has(cause.WokenEarly)
 	add(sleeping && !c.keepsLeaves() && !(c.mustNow() || free && !c.sleeper()), c.restHold(d))
-	add(c.outOfRange(), hold{reason: "temp", seen: gate.Gate{gate.InRange(3)}})
+	add(c.outOfRange(), hold{reason: "temp", seen: gate.Gate{gate.InRange(inRangeDays)}})
 	if free {
 		return list
 	}
@@ -82,13 +82,17 @@ func (c *composer) holds(d int) (list []hold) {
 	return list
 }
 
-// sleeps says whether it rests on a day, or will when the flowers that are kept are over.
+// sleeps says whether it rests on a day, or will when the flowers that are kept are over, or when it stands in its
+// range of warmth.
 func (c *composer) sleeps(d int) bool {
 	const inFlower = 30 // days (common practice)
-	return c.phase(d) == "resting" || c.bloomKept() && c.phase(d+inFlower) == "resting"
+	return c.phase(d) == "resting" || c.bloomKept() && !c.cannotWait() && c.phase(d+inFlower) == "resting" ||
+		c.outOfRange() && c.phase(d+movedWithin+inRangeDays) == "resting"
 }
 
 const (
+	inRangeDays = 3 // in its range of warmth before its roots are worked on (handbook, holds)
+
 	tipDays   = 60 // an orchid without tips waits no longer (common practice)
 	doubtDays = 7  // by then what else it could be was looked for (common practice)
 )
@@ -443,7 +447,7 @@ func (c *composer) bearsPreWater(wants bool) bool {
 func (c *composer) drinksOtherwise() bool {
 	return c.rotsBelow() || c.has(cause.Drought, cause.MediumRepels) ||
 		c.root != nil && c.rootsCountedDead() && c.habitID != treatment.Bromeliad || // nothing in there can drink
-		c.resting() && neverRests(c.subject) || // it is watered as its kind has it, at once
+		c.resting() && neverRests(c.subject) && c.root == nil && !c.change || // it is watered as its kind has it, at once
 		c.pieces != nil && c.piece && !c.change || c.top && c.severed // which has left its pot
 }
 
@@ -456,7 +460,7 @@ func (c *composer) drink() {
 	switch {
 	case restingDry(c.subject) || c.asleep():
 		c.add(plain{day: 3, step: do(treatment.Look, every(7, growth), note("it rests, so nothing else is done"))})
-	case c.resting():
+	case c.resting() && !neverRests(c.subject):
 		c.add(plain{day: 0, step: do(treatment.ByRule, what("a little: it rests"))})
 	case c.has(cause.NoDrainage) || c.sealed(): // what is poured in does not come out again
 		c.add(plain{day: 0, step: do(treatment.FirstWater, how("light"))})

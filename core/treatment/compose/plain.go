@@ -160,11 +160,16 @@ func (x *subject) feltDue() bool {
 	return x.Facts.Moist.Known && among(x.moist, facts.Due, facts.Dry, facts.Bone)
 }
 
+// renewedWhenWarm says whether its mix is renewed as soon as it stands warm, or cool, enough.
+func (c *composer) renewedWhenWarm() bool {
+	return c.gated && c.held == "temp" && (c.change || c.root != nil && c.root.kind == washRoots)
+}
+
 func placeFlush(c *composer, p *plain) bool {
 	p.step.Params.Water = cmp.Or(c.betterWater(), treatment.LowMineral)
 	p.step.Params.ML = num(3 * float64(int(PotML(c.potWidth(), c.shape(c.potWidth())))))
 	switch {
-	case c.sitsOnDay() && p.day >= c.sat-14:
+	case c.sitsOnDay() && p.day >= c.sat-14, c.renewedWhenWarm() && c.foundWet():
 		c.leave(string(p.step.Op), "the fresh mix does it")
 		return true
 	case c.top, c.neck:
@@ -278,6 +283,9 @@ func placeBrighten(c *composer, p *plain) bool {
 	if burnt && p.cause != cause.SunScorch && p.cause != cause.LampBurn {
 		c.leave(string(p.step.Op), "it is burnt: light rises as its burn allows")
 		return true
+	}
+	if p.cause == cause.LowLight && c.severed {
+		p.day, p.gate = -1, gate.Gate{gate.See(gate.NewGrowth)} // it roots in shade
 	}
 	if p.cause == cause.LowLight && c.firmFirst() {
 		p.day, p.gate = -1, gate.Gate{gate.FirmFor(1)}

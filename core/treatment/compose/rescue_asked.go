@@ -17,6 +17,7 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 			return x.Params.For == "" && slices.Contains(rescues, x.Op) // pieces of it are no rescue of it
 		})
 	})
+	treated = treated || c.pieces != nil && c.any(treatment.Rots()) // what is sound of it is rooted
 	if !c.noRootFound() || treated {
 		return list
 	}
@@ -35,7 +36,7 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 	if !anyHas(list, slices.Concat(sprays, cutOps, ops(treatment.PullDead, treatment.StripSpikes))...) {
 		soakedNot(list)
 	}
-	list = c.unflushed(c.unfed(list))
+	list = c.unflushed(c.unfed(list, "no root of it was found alive"))
 	if c.resting() && !c.keepsLeaves() {
 		return list
 	}
@@ -49,7 +50,7 @@ var rescues = ops(treatment.Unpot, treatment.Behead, treatment.NodeBox, treatmen
 // rescueAsked asks today for the rescue of what has no live root, and looks at it until then. Where its pot is
 // dry already, or wet, or it has none, no line for water by its rule stands: no root drinks.
 func (c *composer) rescueAsked(list []*sit, said string) []*sit {
-	if c.bareRooted() {
+	if c.bareRooted() && !c.has(cause.Dormancy) {
 		list = ruleLeftOut(list)
 	}
 	if (c.feltDue() || c.foundWet()) && among(c.seat, facts.InPot, facts.InReservoir, facts.InDish) &&
@@ -144,10 +145,10 @@ func (c *composer) unsprayed(list []*sit) []*sit {
 }
 
 // unfed takes the feed out of a plan that asks for another: the rescue of its roots says when it is fed again.
-func (c *composer) unfed(list []*sit) []*sit {
+func (c *composer) unfed(list []*sit, why string) []*sit {
 	for _, s := range list {
-		if !s.dated && has(s.steps, treatment.FeedIt) {
-			c.leave(string(treatment.FeedIt), "no root of it was found alive: the plan of its rescue says when it is fed again")
+		if has(s.steps, treatment.FeedIt) {
+			c.leave(string(treatment.FeedIt), why+": the plan of its rescue says when it is fed again")
 			s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool { return x.Op == treatment.FeedIt })
 		}
 	}

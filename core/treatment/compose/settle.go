@@ -18,11 +18,11 @@ func (c *composer) settle() {
 		c.leave(string(treatment.Unpot), "the heart rots: nothing is unpotted until it is dry")
 		c.root = nil
 	}
-	c.settleChange()
-	c.keptInGlass()
 	if c.pieces != nil && c.pieces.why == "mother" && len(c.travels()) > 0 && c.has(cause.BaseRot) {
 		c.pieces, c.top, c.root = nil, true, nil // what ails it travels: its top is rooted whole
 	}
+	c.settleChange()
+	c.keptInGlass()
 	if c.pieces != nil && c.pieces.why == "wish" && c.root != nil {
 		c.leave("propagate", "after the root work, from what grows then")
 		c.pieces = nil
@@ -51,6 +51,8 @@ func (c *composer) settleChange() {
 		return
 	case c.basal() && c.any(treatment.Rots()):
 		why = "its base heals first"
+	case c.top, c.neck:
+		why = "its top is taken off and rooted: a wish is for what stands on roots of its own"
 	case c.has(cause.Detached):
 		why = "it has no roots yet: it roots first, and changes its seat later"
 	default:

@@ -46,7 +46,7 @@ func (c *composer) soilStage() {
 		return
 	}
 	if c.has(cause.Overwatering, cause.Springtail) && !c.sitsOnDay() {
-		if c.Choices.PestFirst == treatment.Side(treatment.Predators) {
+		if c.Choices.PestFirst == treatment.Side(treatment.Predators) && !c.leftOut(string(treatment.Predators)) {
 			c.leave(string(treatment.Nematodes), "they want moist medium; a product in it would kill the predators")
 			return
 		}

@@ -81,9 +81,9 @@ func (c *composer) unwell() bool {
 }
 
 // foundRootless says whether no live root was counted of a plant that does not rest, and nothing was accepted that
-// says why.
+// is its rescue.
 func (c *composer) foundRootless() bool {
-	return len(c.Causes) == 0 && c.noRootFound() && !c.resting()
+	return !c.rescue() && c.noRootFound() && !c.resting()
 }
 
 // unparted says whether a wish to divide it is not followed, and what is done instead.
