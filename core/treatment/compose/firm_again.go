@@ -42,7 +42,7 @@ func (c *composer) firmAgain(list []*sit) []*sit {
 		}
 		return c.firmBy(list, list[drank:], from, from+within, days, " in a moist pot")
 	case c.rootless, c.piece, c.resting(), c.waitsWatched(list), anyHas(list, treatment.Discard),
-		!c.smelled && !c.saidDryAndWet() && lookedSoon(list):
+		!c.smelled && !c.saidDryAndWet() && !c.hotAndWet() && lookedSoon(list):
 		return list
 	}
 	return c.firmThough(list)
@@ -56,11 +56,14 @@ func (c *composer) firmThough(list []*sit) []*sit {
 		return c.firmBy(list, list, 1, 1+firmsWithin, 1, " in a moist pot")
 	case came.Known && came.Value <= journeyDays:
 		return c.firmBy(list, list, plumpEvery, journeyDays, plumpEvery, " (limp from its journey passes within a week)")
-	case c.foundWet() && c.airC > sprayC:
+	case c.hotAndWet():
 		return c.firmBy(list, list, plumpEvery, wetHeatDays, plumpEvery, " (in wet heat roots rot within days)")
 	}
 	return c.firmBy(list, list, plumpEvery, 1+plumpsWithin, plumpEvery, "")
 }
+
+// hotAndWet says whether it was found wet in the heat.
+func (c *composer) hotAndWet() bool { return c.foundWet() && c.airC > sprayC }
 
 // wetHeatDays is for how long a plant may hang limp in what was found wet, over 30 °C (common practice).
 const wetHeatDays = 7

@@ -174,6 +174,9 @@ func TestHowLongALimpPlantStandsWetInTheHeat(t *testing.T) {
 			treatment.Look)
 		assert.Contains(t, strings.Join(looks, " "), fmt.Sprintf("Still as limp on day %d", last), warmth)
 	}
+	looks, _ := said(t, `{"kind":"tolumnia-hybrid","causes":["heat-stress"],"on":"2026-12-15","answers":
+		{"limp":true,"moist":"wet","potWidthCm":18},"place":{"warmthC":31}}`, treatment.Look)
+	assert.Contains(t, strings.Join(looks, " "), "Still as limp on day 7", "though it is looked at each day until day 5")
 }
 
 // Who took a plant for thirsty whose medium is moist is asked within days whether it stands firm.

@@ -36,6 +36,9 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 	if !anyHas(list, slices.Concat(sprays, cutOps, ops(treatment.PullDead, treatment.StripSpikes))...) {
 		soakedNot(list)
 	}
+	for _, s := range list { // its roots were counted: whoever did that had it out
+		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool { return x.Op == treatment.SlideLook })
+	}
 	list = c.unflushed(c.unfed(list, "no root of it was found alive"))
 	if c.resting() && !c.keepsLeaves() {
 		return list

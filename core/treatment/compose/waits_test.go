@@ -115,3 +115,23 @@ func TestALimpPieceOnASlabIsDipped(t *testing.T) {
 		assert.Equal(t, dipped, len(words) > 0, limp)
 	}
 }
+
+// What was counted dead was out of its pot: it is not slid out once more to look.
+func TestCountedRootsAreNotLookedAtAgain(t *testing.T) {
+	s := `{"kind":"phalaenopsis-bellina","causes":["micronutrient-low"],"on":"2026-06-15","answers":{"moist":"due",
+		"potWidthCm":12,"liveRoots":%d,"deadRoots":12},"place":{"warmthC":20}}`
+	for live, slides := range map[int]bool{0: false, 1: true} {
+		words, _ := said(t, fmt.Sprintf(s, live), treatment.SlideLook)
+		assert.Equal(t, slides, len(words) > 0, live)
+	}
+}
+
+// A carnivore that stands in no tray is soaked like any pot.
+func TestOnlyTrayPlantsStandInTheirWater(t *testing.T) {
+	for kind, tray := range map[string]bool{"sarracenia-hybrid": true, "nepenthes-hybrid": false} {
+		words := firstWords(t, fmt.Sprintf(`{"kind":%q,"causes":["drought"],"on":"2026-06-15","answers":{"moist":"dry",
+			"limp":true,"liveRoots":9,"deadRoots":0,"potWidthCm":12},"place":{"warmthC":20}}`, kind), treatment.Soak)
+		assert.Equal(t, tray, strings.Contains(words, "1 to 2 cm"), words)
+		assert.Contains(t, words, "low-mineral")
+	}
+}

@@ -75,7 +75,7 @@ func saySoak(w saying) string {
 		return "Lay it under rain water or other soft water for " + hoursWords(p.Hours.Or(0.5)) + "."
 	case p.How == "dip", w.untied:
 		return "Dip the whole root mass under soft water for 20 to 30 minutes, in the morning."
-	case w.habitID == treatment.Carnivore:
+	case w.kind.WaterRule == plant.WetTray:
 		return "Stand it in 1 to 2 cm of low-mineral water."
 	case p.WetDrops.Known:
 		return fmt.Sprintf("Stand it in %s to a third of the pot, with %g drops of mild soap in a litre, until bubbles "+
