@@ -120,10 +120,10 @@ func (s *Store) weigh(
 	list := []Weighed{}
 	err := sqlx.SelectContext(ctx, s.q(), &list, `with l as (`+mostUrgent+`)
 		select p.id, pl.name as place_name, coalesce(pl.isolation, false) as apart, p.isolation, p.due_terms,
-			all_of.minutes - coalesce((
-				select sum((all_of.jobs -> job)::integer) from unnest($4::text[]) as job
-				where all_of.jobs ? job), 0) as minutes
-		from l join due_loads all_of using (collection_id, plant_id, from_day) `+ofLoads+walkOrder,
+			l.minutes - coalesce((
+				select sum((l.jobs -> job)::integer) from unnest($4::text[]) as job
+				where l.jobs ? job), 0) as minutes
+		from l `+ofLoads+walkOrder,
 		collection, today, limit, off)
 	if err != nil {
 		return nil, fmt.Errorf("weighing the walk: %w", err)
@@ -148,7 +148,7 @@ const loadsOn = `l.collection_id = $1 and l.from_day <= $2 and l.until_day > $2`
 // mostUrgent are the loads of the day $2 on which most rides, at most $3: the weightiest first,
 // then what nobody has looked at since it came, then what has waited longest. They are read
 // off an index alone.
-const mostUrgent = `select l.collection_id, l.plant_id, l.from_day, l.weight from due_loads l
+const mostUrgent = `select l.collection_id, l.plant_id, l.weight, l.minutes, l.jobs from due_loads l
 	where ` + loadsOn + ` and l.weight > 0
 	order by l.weight desc, l.unseen desc, l.next_due, l.plant_id limit $3`
 
