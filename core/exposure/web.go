@@ -66,34 +66,42 @@ func laidOut(q Question) *web {
 }
 
 // lead lays out what leads from each plant to others, by the plants that each contact ties. All of it lies in one row,
-// each plant's part cut from it.
+// each plant's part cut from it. The edges are dealt out by the plant that they lead to first, and then by the one that
+// they lead from: so those of one plant stand in the order of the others, and of their contacts.
 func (w *web) lead(ends [][2]int32) {
-	many, all := make([]int, len(w.plants)), 0
-	both := func(i int) bool { return !w.Contacts[i].Tie.oneWay() }
-	for i, end := range ends {
-		many[end[0]]++
-		all++
-		if both(i) {
-			many[end[1]]++
-			all++
-		}
+	coming, going := make([]int32, len(w.plants)+1), make([]int32, len(w.plants)+1)
+	count := func(from, to int32) { coming[to+1]++; going[from+1]++ }
+	w.eachWay(ends, func(from, to, _ int32, _ bool) { count(from, to) })
+	for i := range w.plants {
+		coming[i+1] += coming[i]
+		going[i+1] += going[i]
 	}
-	row := make([]edge, all)
+	type ended struct {
+		from int32
+		edge
+	}
+	byEnd := make([]ended, coming[len(w.plants)])
+	w.eachWay(ends, func(from, to, contact int32, back bool) {
+		byEnd[coming[to]] = ended{from, edge{to, contact, back}}
+		coming[to]++
+	})
+	row := make([]edge, len(byEnd))
 	w.out = make([][]edge, len(w.plants))
-	for plant, n := range many {
-		w.out[plant], row = row[:0:n], row[n:]
+	for i := range w.out {
+		w.out[i] = row[going[i]:going[i]:going[i+1]]
 	}
+	for _, e := range byEnd {
+		w.out[e.from] = append(w.out[e.from], e.edge)
+	}
+}
+
+// eachWay goes over the contacts in their order, and over each that goes both ways twice.
+func (w *web) eachWay(ends [][2]int32, each func(from, to, contact int32, back bool)) {
 	for i, end := range ends {
-		from, to := end[0], end[1]
-		w.out[from] = append(w.out[from], edge{to, int32(i), false})
-		if both(i) {
-			w.out[to] = append(w.out[to], edge{from, int32(i), true})
+		each(end[0], end[1], int32(i), false)
+		if !w.Contacts[i].Tie.oneWay() {
+			each(end[1], end[0], int32(i), true)
 		}
-	}
-	for _, list := range w.out {
-		slices.SortFunc(list, func(x, y edge) int {
-			return cmp.Or(cmp.Compare(x.to, y.to), cmp.Compare(x.contact, y.contact))
-		})
 	}
 }
 
@@ -171,23 +179,25 @@ func (w *web) told(best []way, none []float64) []Exposed {
 	for _, act := range []Act{WatchNow, Watch, LookOnce, Nothing} {
 		looks[act] = Looks(w.Cause, w.On, act)
 	}
-	list := make([]Exposed, 0, len(best))
+	order := make([]int32, 0, len(best))
 	for id, one := range best {
-		if one.sick == nil {
-			continue
+		if one.sick != nil {
+			order = append(order, int32(id))
 		}
-		to := int32(id)
+	}
+	slices.SortFunc(order, func(x, y int32) int {
+		return cmp.Or(cmp.Compare(none[x], none[y]), byID(w.plants[x], w.plants[y]))
+	})
+	list := make([]Exposed, len(order))
+	for i, to := range order {
 		e := Exposed{
-			Plant: w.plants[to], Chance: 1 - none[to], Liking: w.toward(to).liking, Since: one.since,
-			Shows: w.On + w.incubation, web: w, way: one,
+			Plant: w.plants[to], Chance: 1 - none[to], Liking: w.toward(to).liking, Since: best[to].since,
+			Shows: w.On + w.incubation, web: w, way: best[to],
 		}
 		e.Act = ActOn(e.Chance)
 		e.Looks = looks[e.Act]
-		list = append(list, e)
+		list[i] = e
 	}
-	slices.SortFunc(list, func(x, y Exposed) int {
-		return cmp.Or(cmp.Compare(y.Chance, x.Chance), byID(x.Plant, y.Plant))
-	})
 	return list
 }
 
