@@ -16,7 +16,8 @@ func (c *composer) foundWet() bool { return c.Facts.Moist.Known && c.drownedNow(
 // driesFirst says whether it stands in a medium that was found wet, and is to dry before anything is
 // poured on: what is never to dry as far as damp, and what drinks from a tray or a reservoir never.
 func (c *composer) driesFirst() bool {
-	return c.foundWet() && c.mediumFelt() && !c.is(treatment.AirPlant, treatment.Carnivore) &&
+	felt := c.mediumFelt() || c.dry && c.seat == facts.InJar
+	return c.foundWet() && felt && !c.is(treatment.AirPlant, treatment.Carnivore) &&
 		!among(c.kind.WaterRule, plant.WetTray, plant.Reservoir)
 }
 
@@ -43,6 +44,8 @@ func (c *composer) wateredWhileDry(list []*sit) []*sit {
 		return c.dipped(list)
 	case c.runDry() && !tellsOfWater(list):
 		return c.wateredOverReservoir(list)
+	case c.dueNow():
+		return drinksBeforeWork(list)
 	case c.limp, c.rotLives:
 		return list
 	case c.airDried() && !tellsOfWater(list):
@@ -138,7 +141,7 @@ func ofItsWater(x step) bool { return slices.Contains(waters, x.Op) && x.Params.
 // is not watered (common practice, and what labels say).
 func drinksBeforeWork(list []*sit) []*sit {
 	for _, s := range list {
-		drinks := slices.IndexFunc(s.steps, func(x step) bool { return ruled(x) && x.Every == 0 })
+		drinks := slices.IndexFunc(s.steps, func(x step) bool { return ruled(x) && x.Every == 0 || x.Op == treatment.DryTop })
 		if !s.dated || s.day > 0 || drinks < 0 {
 			continue
 		}

@@ -52,7 +52,7 @@ func (c *composer) piecesNextDay(list []*sit) []*sit {
 
 // followOffset waters what is set dry when it holds, and looks at it a fortnight later.
 func (c *composer) followOffset() {
-	if c.dry {
+	if c.dry && c.habitID != treatment.AirPlant {
 		c.draft.then(daysLater(14), do(treatment.Look, note("does the young plant resist a gentle nudge?")), c.pieceWater())
 		return
 	}
@@ -63,7 +63,7 @@ func (c *composer) followOffset() {
 func (c *composer) offsetNow(cut step) {
 	c.draft.sit(treatment.PiecesSit, 0, rankPieces, c.setOff(cut)...)
 	c.draft.at(14, rankLook, do(treatment.Look, note("does the young plant resist a gentle nudge?")))
-	if c.dry {
+	if c.dry && c.habitID != treatment.AirPlant {
 		c.draft.at(14, rankLook+1, c.pieceWater())
 	}
 }

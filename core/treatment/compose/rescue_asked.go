@@ -12,13 +12,7 @@ import (
 // rootsMissed says what a plant without a live root lacks, where no cause of it was accepted,
 // and has it looked at today: nothing else that is done saves it.
 func (c *composer) rootsMissed(list []*sit) []*sit {
-	treated := slices.ContainsFunc(list, func(s *sit) bool {
-		return slices.ContainsFunc(s.steps, func(x step) bool {
-			return x.Params.For == "" && slices.Contains(rescues, x.Op) // pieces of it are no rescue of it
-		})
-	})
-	treated = treated || c.pieces != nil && c.any(treatment.Rots()) // what is sound of it is rooted
-	if !c.noRootFound() || treated {
+	if !c.noRootFound() || c.rescues(list) {
 		return list
 	}
 	accept := "root rot (they are brown and soft) or roots dried out (tan and hollow)"
@@ -46,8 +40,21 @@ func (c *composer) rootsMissed(list []*sit) []*sit {
 	return c.rescueAsked(list, fmt.Sprintf(noRootLives, accept))
 }
 
-// rescues are the steps that begin one.
-var rescues = ops(treatment.Unpot, treatment.Behead, treatment.NodeBox, treatment.Discard, treatment.Callus,
+// rescues says whether a plan is a rescue of the plant itself, or of what is sound of one that rots.
+func (c *composer) rescues(list []*sit) bool {
+	if c.pieces != nil && c.any(treatment.Rots()) {
+		return true
+	}
+	return slices.ContainsFunc(list, func(s *sit) bool {
+		return slices.ContainsFunc(s.steps, func(x step) bool {
+			wished := c.Wish == treatment.Propagate && x.Op == treatment.NodeBox
+			return x.Params.For == "" && slices.Contains(rescueSteps, x.Op) && !wished // pieces of it are no rescue of it
+		})
+	})
+}
+
+// rescueSteps are the steps that begin one.
+var rescueSteps = ops(treatment.Unpot, treatment.Behead, treatment.NodeBox, treatment.Discard, treatment.Callus,
 	treatment.PotIn, treatment.SetCup, treatment.Hang, treatment.Mount)
 
 // rescueAsked asks today for the rescue of what has no live root, and looks at it until then. Where its pot is

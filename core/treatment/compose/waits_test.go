@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
 	"tendermend/core/treatment"
 )
@@ -133,5 +134,81 @@ func TestOnlyTrayPlantsStandInTheirWater(t *testing.T) {
 			"limp":true,"liveRoots":9,"deadRoots":0,"potWidthCm":12},"place":{"warmthC":20}}`, kind), treatment.Soak)
 		assert.Equal(t, tray, strings.Contains(words, "1 to 2 cm"), words)
 		assert.Contains(t, words, "low-mineral")
+	}
+}
+
+// No pieces are taken for a wish outside its range of warmth, nor is a plant divided most of whose roots were dead:
+// both are asked for again.
+func TestWishesThatWait(t *testing.T) {
+	warm := `{"kind":"carmona-retusa","wish":"propagate","on":"2026-04-15","answers":{"moist":"right","growths":6},
+		"place":{"warmthC":%d}}`
+	for warmth, waits := range map[int]bool{30: false, 31: true} {
+		why := leftOut(t, fmt.Sprintf(warm, warmth), "propagate")
+		assert.Equal(t, waits, strings.Contains(why, "too warm or too cold"), "%d: %s", warmth, why)
+	}
+	roots := `{"kind":"cattleya-coccinea","wish":"part","on":"2026-06-15","answers":{"moist":"dry","growths":6,
+		"potWidthCm":12,"liveRoots":%d,"deadRoots":12,"liveTips":2,"newcomerDays":200},"place":{"warmthC":24}}`
+	for live, waits := range map[int]bool{11: true, 12: false} {
+		why := leftOut(t, fmt.Sprintf(roots, live), "part")
+		assert.Equal(t, waits, strings.Contains(why, "grows on new ones"), "%d: %s", live, why)
+		parts, _ := said(t, fmt.Sprintf(roots, live), treatment.PartIt)
+		assert.Equal(t, !waits, len(parts) > 0, live)
+	}
+	looks, _ := said(t, fmt.Sprintf(roots, 2), treatment.Look)
+	assert.Contains(t, strings.Join(looks, " "), "may it be divided now?")
+}
+
+// Where nothing may be saved of what travels, no home for a piece is laid out.
+func TestNoHomeForAPieceThatIsNotTaken(t *testing.T) {
+	for cause, saved := range map[string]bool{"black-rot": false, "base-rot": true} {
+		s := `{"kind":"streptocarpus-saxorum","causes":["` + cause + `"],"on":"2026-07-15","answers":{"moist":"wet",
+			"growths":6,"potWidthCm":6,"liveRoots":18,"deadRoots":12},"place":{"warmthC":24}}`
+		taken, _ := said(t, s, treatment.Insurance)
+		assert.Equal(t, saved, len(taken) > 0, cause)
+		ready, _ := said(t, s, treatment.BoxTally)
+		assert.Equal(t, saved, len(ready) > 0, cause)
+	}
+}
+
+// A pup of an air plant gets no water by the spoon.
+func TestAPupInTheAirGetsNoSpoonOfWater(t *testing.T) {
+	words, _ := said(t, `{"kind":"tillandsia-usneoides","causes":["offset-drain"],"on":"2026-05-15",
+		"answers":{"moist":"right"},"place":{"warmthC":20,"humidityPct":60}}`, treatment.FirstWater)
+	assert.Empty(t, words)
+}
+
+// A pot that is due gets its water from below today, before it is washed, where its top is to dry for gnats.
+func TestADuePotWithGnatsDrinksToday(t *testing.T) {
+	s := `{"kind":"strelitzia-nicolai","causes":["mealybug","fungus-gnat"],"on":"2026-08-15","answers":{"limp":true,
+		"moist":%q,"potWidthCm":12,"liveRoots":18,"deadRoots":12},"place":{"warmthC":24}}`
+	for moist, today := range map[string]bool{"due": true, "right": false} {
+		words := firstWords(t, fmt.Sprintf(s, moist), treatment.DryTop)
+		assert.Equal(t, today, strings.HasPrefix(words, "It is due: water it from below now"), words)
+	}
+	p, err := Plan(situationOf(t, fmt.Sprintf(s, "due")))
+	require.NoError(t, err)
+	var order []treatment.OperatorID
+	for _, x := range p.Sittings[0].Steps {
+		if x.Op == treatment.DryTop || x.Op == treatment.WashDown {
+			order = append(order, x.Op)
+		}
+	}
+	assert.Equal(t, []treatment.OperatorID{treatment.DryTop, treatment.WashDown}, order)
+}
+
+// Pieces that are wished for are no rescue of what has no live root: that is asked for beside them.
+func TestWishedPiecesAreNoRescue(t *testing.T) {
+	why := leftOut(t, `{"kind":"dischidia-nummularia","causes":["micronutrient-low"],"wish":"propagate",
+		"on":"2026-08-15","answers":{"moist":"soaked","limp":true,"growths":6,"potWidthCm":12,"liveRoots":0,
+		"deadRoots":12},"place":{"warmthC":22}}`, "unpot")
+	assert.Contains(t, why, "no live root was counted")
+}
+
+// What stores water dries first in a jar too.
+func TestADryKindInAJarDriesFirst(t *testing.T) {
+	for kind, held := range map[string]bool{"haworthia-cooperi": true, "pilea-cadierei": false} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":["stress-colour"],"on":"2026-06-15","answers":{"seat":"jar",
+			"moist":"soaked"},"place":{"warmthC":22}}`, kind), treatment.HoldWater)
+		assert.Equal(t, held, len(words) > 0, kind)
 	}
 }

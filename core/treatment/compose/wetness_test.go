@@ -115,7 +115,7 @@ func TestPiecesGetUsedToWhatTheyLacked(t *testing.T) {
 		`{"warmthC":24}`: "used to the air of the room", `{"warmthC":31}`: "into the light of their place",
 	} {
 		words, _ := said(t, `{"kind":"olea-europaea","wish":"propagate","on":"2026-05-15","answers":{"growths":3},
-			"place":`+place+`}`, treatment.Harden)
+			"choices":{"override":true},"place":`+place+`}`, treatment.Harden)
 		require.Len(t, words, 1)
 		assert.Contains(t, words[0], want)
 	}

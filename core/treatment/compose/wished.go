@@ -28,19 +28,30 @@ func (c *composer) unwished(wish treatment.Wish) bool {
 		c.leave(string(wish), why)
 		return true
 	}
-	switch {
-	case wish == treatment.SetupChange && c.unwell():
-		return again("it changes its seat when it is well: standing firm, and without pests or new marks", unwellAsksDays)
-	case c.limpThough() && among(wish, treatment.Propagate, treatment.Prune):
-		return again("it hangs limp, and pieces of a limp plant root badly: they are taken when it stands firm", limpAsksDays)
-	case wish == treatment.Prune && c.mostRootsDead():
-		return again("most of its roots were dead: it is cut when it grows on new ones", unwellAsksDays)
-	case wish == treatment.Prune && !branching(c.subject):
-		return again("nothing was seen to grow this month: it is cut when a new leaf shows", 28)
-	case wish == treatment.PartWish:
+	if wish == treatment.PartWish {
 		return c.unparted(again)
 	}
-	return false
+	why, days := c.notYet(wish)
+	return why != "" && again(why, days)
+}
+
+// notYet says why a wish for anything but parts waits, and after how many days it is asked for again; empty where it
+// does not.
+func (c *composer) notYet(wish treatment.Wish) (why string, days int) {
+	switch {
+	case wish == treatment.SetupChange && c.unwell():
+		return "it changes its seat when it is well: standing firm, and without pests or new marks", unwellAsksDays
+	case c.limpThough() && among(wish, treatment.Propagate, treatment.Prune):
+		return "it hangs limp, and pieces of a limp plant root badly: they are taken when it stands firm", limpAsksDays
+	case wish == treatment.Propagate && c.outOfRange():
+		return "it stands where it is too warm or too cold for it, and pieces root badly there: they are taken when it " +
+			"stands in its range", piecesAskDays
+	case wish == treatment.Prune && c.mostRootsDead():
+		return "most of its roots were dead: it is cut when it grows on new ones", unwellAsksDays
+	case wish == treatment.Prune && !branching(c.subject):
+		return "nothing was seen to grow this month: it is cut when a new leaf shows", 28
+	}
+	return "", 0
 }
 
 // neverWished says why a wish is not followed, and not asked for again; empty where it may be followed.
@@ -62,6 +73,9 @@ func (c *composer) neverWished(wish treatment.Wish) string {
 
 // limpAsksDays is after how many days it is asked again whether a limp plant may be cut (common practice).
 const limpAsksDays = 14
+
+// piecesAskDays is after how many days it is asked again whether it stands in its range of warmth (common practice).
+const piecesAskDays = 14
 
 // limpThough says whether a plant with live roots hangs limp, and its roots are not what is rescued: then its
 // sound pieces are part of that.
@@ -103,6 +117,8 @@ func (c *composer) unparted(again func(why string, days int) bool) bool {
 		}
 		c.leave(string(treatment.PartWish), why)
 		return true
+	case c.mostRootsDead():
+		return again("most of its roots were dead: it is divided when it grows on new ones", unwellAsksDays)
 	case c.tooSmall():
 		return again("it has too few growths for two parts: each keeps three or more", 90)
 	case c.undividable() != "":

@@ -158,6 +158,10 @@ func sayDryTop(w saying) string {
 		return "It is too dry for it: stand it in water now until its surface darkens, and let it drain. From then on let " +
 			"the top quarter dry before each water, and water from below."
 	}
+	if w.dueNow() {
+		return "It is due: water it from below now, from a dish that is emptied after half an hour. From then on let the " +
+			"top quarter dry before each water."
+	}
 	if dry, waits := strings.CutPrefix(w.ruleWords(), "when "); waits && !w.driesLittle() { // which is drier than that
 		return "Give no water until " + dry + ", and then water from below."
 	}
