@@ -124,7 +124,7 @@ func (b *book) length(ideas []idea) float64 {
 var weak = ideasNamed(`leaf stem root soil pot new old water tiny side flower bulb top under
 	inside green not room house fine huge am pm winter summer autumn spring base stand buy neighbour thing
 	high low open place come shape pattern home weather tall foot shop happy friend
-	colour hard overmuch`)
+	colour hard overmuch grey`)
 
 // faint are ideas that say for how long, or how many: they tell least.
 var faint = ideasNamed(`after time day week month year hour long last half one only over still lot whole out off up now
