@@ -212,7 +212,7 @@ func (add *adding) all(ctx context.Context, list []record.Entry) (kept []record.
 	if err := add.store.useUp(ctx, add.tx, add.account, slices.Concat(entries, add.added)); err != nil {
 		return nil, err
 	}
-	return kept, projectWithSisters(ctx, add.tx, add.account.Collection, add.ledger.State())
+	return kept, add.store.projectWithSisters(ctx, add.tx, add.account.Collection, add.ledger.State())
 }
 
 // around is what a collection adds to the trade.

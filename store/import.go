@@ -131,7 +131,7 @@ func (s *Store) importPlant(
 	if err := s.useUp(ctx, tx, a, append(entries, fresh...)); err != nil {
 		return added, err
 	}
-	return added, projectWithSisters(ctx, tx, a.Collection, record.Fold(p.ID, append(entries, fresh...), kinds))
+	return added, s.projectWithSisters(ctx, tx, a.Collection, record.Fold(p.ID, append(entries, fresh...), kinds))
 }
 
 // newOnes gives the entries that are not there yet, in the order of recording.

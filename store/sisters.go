@@ -91,23 +91,23 @@ func sisters(
 
 // projectWithSisters writes what lists need of a plant, and of those that came with
 // it where what it is suspected of has changed.
-func projectWithSisters(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State) error {
+func (s *Store) projectWithSisters(ctx context.Context, tx *sqlx.Tx, c Collection, state record.State) error {
 	var before []struct {
 		origin
 		Suspected asJSON[[]record.Suspicion] `db:"suspected"`
 	}
 	const was = `select source, arrived_on, suspected from plants where collection_id = $1 and id = $2`
-	if err := tx.SelectContext(ctx, &before, was, c.ID, s.PlantID); err != nil {
+	if err := tx.SelectContext(ctx, &before, was, c.ID, state.PlantID); err != nil {
 		return fmt.Errorf("reading what it was suspected of: %w", err)
 	}
-	around, err := surround(ctx, tx, c.ID)
+	around, err := s.aroundBy(ctx, tx, c.ID, false)
 	if err != nil {
 		return err
 	}
-	if err := project(ctx, tx, c, s, around); err != nil {
+	if err := project(ctx, tx, c, state, around); err != nil {
 		return err
 	}
-	now, o := s.Suspected(), originOf(s)
+	now, o := state.Suspected(), originOf(state)
 	origins := []origin{o}
 	if len(before) > 0 {
 		old := before[0]
@@ -120,7 +120,7 @@ func projectWithSisters(ctx context.Context, tx *sqlx.Tx, c Collection, s record
 		}
 	}
 	for _, o := range origins {
-		if err := projectSisters(ctx, tx, c, o, s.PlantID); err != nil {
+		if err := projectSisters(ctx, tx, c, o, state.PlantID); err != nil {
 			return err
 		}
 	}

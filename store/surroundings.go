@@ -62,17 +62,24 @@ func newAirs() *airsKept {
 }
 
 // around reads the surroundings of a collection, and the air of its places only where a row of them is another
-// than when it was read last: each plant that is looked at asks for them. Within a transaction nothing is kept.
+// than when it was read last: each plant that is looked at asks for them, and each entry. Within a transaction
+// nothing is kept.
 func (s *Store) around(ctx context.Context, collection uuid.UUID) (surroundings, error) {
-	if s.tx != nil || s.airs == nil {
-		return surround(ctx, s.q(), collection)
+	return s.aroundBy(ctx, s.q(), collection, s.tx == nil)
+}
+
+func (s *Store) aroundBy(
+	ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID, keep bool,
+) (surroundings, error) {
+	if s.airs == nil {
+		return surround(ctx, q, collection)
 	}
 	known, _ := s.airs.Get(collection)
 	var x struct {
 		surroundings
 		Rows string `db:"rows"`
 	}
-	err := sqlx.GetContext(ctx, s.q(), &x, `with versions as (
+	err := sqlx.GetContext(ctx, q, &x, `with versions as (
 			select coalesce(md5(string_agg(concat_ws(' ', id, xmin, ctid), ',' order by id)), '') as rows
 			from places where collection_id = $1 and air is not null)
 		select versions.rows, case when versions.rows = $2 then 'null' else `+airsThere+` end as airs,
@@ -80,9 +87,10 @@ func (s *Store) around(ctx context.Context, collection uuid.UUID) (surroundings,
 	if err != nil {
 		return x.surroundings, surroundingsRead(err)
 	}
-	if x.Rows == known.rows {
+	switch {
+	case x.Rows == known.rows:
 		x.Airs = known.airs
-	} else {
+	case keep:
 		s.airs.Add(collection, airsOf{x.Rows, x.Airs})
 	}
 	return x.surroundings, nil
