@@ -211,6 +211,9 @@ func ruleOnceHeld(list []*sit) {
 		return !s.dated && s.gate.Same(due) && slices.ContainsFunc(s.steps, ruled)
 	})
 	held := slices.IndexFunc(list, func(s *sit) bool { return s.dated && slices.ContainsFunc(s.steps, heldUntilDue) })
+	if gated >= 0 && held < 0 {
+		ruledAtOnce(list, list[gated])
+	}
 	if gated < 0 || held < 0 {
 		return
 	}
@@ -222,6 +225,22 @@ func ruleOnceHeld(list []*sit) {
 		}
 	}
 	slices.SortStableFunc(then.steps, func(a, b step) int { return cmp.Compare(rulesLast(a), rulesLast(b)) })
+}
+
+// ruledAtOnce leaves the line for water that comes when it is due out, where one of the first days says it already, and
+// has that one say how little it gets.
+func ruledAtOnce(list []*sit, then *sit) {
+	i := slices.IndexFunc(then.steps, ruled)
+	for _, s := range list {
+		said := slices.IndexFunc(s.steps, func(x step) bool { return ruled(x) && plainRule(x) && x.Every == 0 })
+		if !s.dated || s.day > wetStays || said < 0 {
+			continue
+		}
+		s.steps = slices.Clone(s.steps)
+		s.steps[said].Params.How = then.steps[i].Params.How
+		then.steps = slices.Delete(slices.Clone(then.steps), i, i+1)
+		return
+	}
 }
 
 func rulesLast(x step) int {

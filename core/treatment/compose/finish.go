@@ -44,11 +44,9 @@ func (c *composer) finish() {
 	estimate(list)
 	c.forgone(list)
 	for _, s := range list {
-		s.steps = tidy(s.steps)
-		s.steps = trimmedHousekeeping(s.steps)
-		if len(s.steps) == 0 {
-			continue
-		}
+		s.steps = trimmedHousekeeping(tidy(s.steps))
+	}
+	for _, s := range waitedFor(c.homesOfSome(list)) {
 		out := treatment.Sitting{Kind: s.kind, Slot: s.slot, Gate: s.gate, Held: s.held}
 		if out.Kind == "" {
 			out.Kind = treatment.CareSit
@@ -72,6 +70,25 @@ func (c *composer) finish() {
 	c.plan.Track, c.plan.Beside = c.tracks()
 	c.plan.Cautions = c.allCautions()
 	c.outcome()
+}
+
+// waitedFor leaves sittings out in which nothing is done; what waited some days after one of them waits as many days
+// more after the one before it.
+func waitedFor(list []*sit) (left []*sit) {
+	for i, s := range list {
+		if len(s.steps) > 0 {
+			left = append(left, s)
+			continue
+		}
+		days, counts := s.later()
+		if i+1 == len(list) || !counts {
+			continue
+		}
+		if more, after := list[i+1].later(); after {
+			list[i+1].gate = daysLater(days + more)
+		}
+	}
+	return left
 }
 
 // written is the last of some steps of a sitting with its words, and what they tell of it.

@@ -24,10 +24,14 @@ func (c *composer) driesFirst() bool {
 // heldWhileWet gives no water to what was found wet, where the plan says nothing of water: what
 // stands wet dries first, whatever else ails it (common practice).
 func (c *composer) heldWhileWet(list []*sit) []*sit {
-	if !c.driesFirst() || c.resting() || c.piece || tellsOfWater(list) {
+	if !c.driesFirst() || c.piece || tellsOfWater(list) || anyHas(list, treatment.Discard) {
 		return list
 	}
-	return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.HoldWater, until(due))})
+	ends := due
+	if c.resting() && c.kind.WaterLow == plant.NoWater {
+		ends = growth // none at rest
+	}
+	return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.HoldWater, until(ends))})
 }
 
 // wateredWhileDry waters today what was found too dry for its kind and stands firm, where the plan

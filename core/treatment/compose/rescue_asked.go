@@ -71,7 +71,7 @@ func (c *composer) rescueAsked(list []*sit, said string) []*sit {
 		case !c.driesFirst() && !watered,
 			!watered && !anyHas(list, slices.Concat(sprays, cutOps, tidies)...):
 			said += nothingDrinks
-		case c.driesFirst() && !anyHas(list, treatment.HoldWater):
+		case c.driesFirst() && !anyHas(list, treatment.HoldWater, treatment.CupFill):
 			list = c.onDay(list, treatment.CareSit, 0, []step{do(treatment.HoldWater, until(due))})
 		}
 	}

@@ -32,6 +32,7 @@ var limpsOf = []cause.ID{
 // whatever killed them. Rot kills while leaves are treated, and a pot that is too wide for
 // what lives makes the next (common practice).
 func (c *composer) rootsUnexplained() {
+	c.bareUnexplained()
 	wetThough := c.saidDryAndWet()
 	late := c.limpInMoist() && c.opensLate()
 	if c.piece || !c.standsWet() || !late && c.leftBelow(wetThough) {
@@ -46,6 +47,19 @@ func (c *composer) rootsUnexplained() {
 	if dead {
 		c.potOfDeadRoots()
 	}
+}
+
+// bareUnexplained looks at the roots of what hangs limp with bare roots that had water, where nobody counted them and
+// nothing that was accepted says why: they are seen without a pot in the way (common practice).
+func (c *composer) bareUnexplained() {
+	had := c.Facts.Moist.Known && !c.feltDue()
+	if !c.bareRooted() || !c.limp || !had || c.counted || c.piece || c.resting() || c.rootsWorked() ||
+		c.habitID == treatment.AirPlant || c.rotUnaccepted() || c.explained(deadRootsOf, limpsOf) {
+		return
+	}
+	c.draft.at(0, rankStart, do(treatment.Look, note("are its roots firm, and green once they are wet? It hangs limp "+
+		"though it has had water: where most of them are flat, brown or hollow, count them and plan their rescue today")))
+	c.draft.at(deadLook, rankLook, do(treatment.Look, every(deadLook, toDay(deadLookEnds))))
 }
 
 // standsWet says whether its roots are in a medium: one that was felt, or one over water.
@@ -76,7 +90,7 @@ func (c *composer) opensLate() bool {
 
 // leftBelow says whether what lives below is seen by the plan itself, or rests.
 func (c *composer) leftBelow(wetThough bool) bool {
-	return c.rootsWorked() && !wetThough && !(c.limpInMoist() && c.staysWhole()) || c.resting()
+	return c.rootsWorked() && !wetThough && !(c.limpInMoist() && c.staysWhole()) || c.resting() && !c.foundWet()
 }
 
 // staysWhole says whether its ball is set over whole, so that nobody looks at the roots inside it.
