@@ -69,7 +69,8 @@ func (c *composer) soilStage() {
 // nematodesWait says whether it is warm enough for nematodes, and its medium is to dry before it gets water: they
 // come with that.
 func (c *composer) nematodesWait() bool {
-	return c.driesFirst() && !c.sitsOnDay() && c.nematodesLive()
+	dries := c.driesFirst() || c.seat == facts.InDish && c.foundWet()
+	return dries && !c.sitsOnDay() && c.nematodesLive()
 }
 
 // nematodesLive says whether the air is as warm as nematodes bear, and no warmer.
