@@ -288,7 +288,8 @@ func ownSaid(first *step, x step, days int) bool {
 		return false
 	}
 	own := first.Params.What == ownWater && days <= ownWaterFor
-	bare := first.Params.What == "" && plainRule(*first) && first.Every == 0 && days <= sameWater
+	little := among(first.Params.How, "", "sparingly", "half", "light")
+	bare := first.Params.What == "" && little && first.Every == 0 && days <= sameWater
 	if !own && !bare {
 		return false
 	}

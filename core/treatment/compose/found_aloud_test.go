@@ -83,3 +83,24 @@ func TestNoHomeWhereNothingIsSaved(t *testing.T) {
 		}
 	}
 }
+
+// What thirsts at rest with its leaves on gets a little today; what stands firm then waits for its rule.
+func TestWhatThirstsAtRestGetsALittle(t *testing.T) {
+	for limp, now := range map[bool]bool{true: true, false: false} {
+		words := firstWords(t, fmt.Sprintf(`{"kind":"peperomia-scandens","causes":["dormancy","salt-injury"],
+			"on":"2026-07-15","answers":{"limp":%t,"moist":"dry","potWidthCm":18,"liveRoots":5,"deadRoots":0},
+			"place":{"warmthC":24}}`, limp), treatment.ByRule)
+		assert.Equal(t, now, strings.HasPrefix(words, "It hangs limp and is dry: give it a little now"), words)
+		assert.Contains(t, strings.ToLower(words), "while it rests, water it lightly")
+	}
+}
+
+// Less water, and water where no rot is wetted, are said in one line.
+func TestLessWaterIsSaidWithWhereItGoes(t *testing.T) {
+	words, _ := said(t, `{"kind":"angraecum-sesquipedale","causes":["black-rot","bloom-drain"],"on":"2026-08-15",
+		"answers":{"limp":false,"moist":"dry","spikes":1,"growths":6,"potWidthCm":26,"liveRoots":5,"deadRoots":12},
+		"place":{"warmthC":16}}`, treatment.ByRule)
+	require.Len(t, words, 1)
+	assert.Contains(t, words[0], "sparingly")
+	assert.Contains(t, words[0], "onto the medium only")
+}

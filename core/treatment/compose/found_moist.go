@@ -261,13 +261,26 @@ func (c *composer) driesLittle() bool {
 // how: a medium that is dry through lets the first water run past.
 func (c *composer) saidDry(list []treatment.Sitting) {
 	x, day := firstOfItsWater(list)
-	if (c.foundTooDry() || c.dueNow() || c.runDry()) && day == 0 && ruled(*x) && x.Every == 0 {
-		x.Words = c.drinksFirst(*x)
+	if day != 0 {
+		return
 	}
-	if day == 0 && x.Op == treatment.Flush && c.Facts.Moist.Known && c.moist == facts.Bone && c.seat == facts.InPot {
+	switch once := ruled(*x) && x.Every == 0; {
+	case once && (c.foundTooDry() || c.dueNow() || c.runDry()):
+		x.Words = c.drinksFirst(*x)
+	case once && x.Params.How == "at rest" && c.thirstsAtRest():
+		x.Words = sipsNow + lowered(x.Words)
+	case x.Op == treatment.Flush && c.Facts.Moist.Known && c.moist == facts.Bone && c.seat == facts.InPot:
 		x.Words = wettedFirst + x.Words
 	}
 }
+
+// thirstsAtRest says whether it keeps its leaves while it rests, and hangs limp in a dry pot.
+func (c *composer) thirstsAtRest() bool {
+	return c.thirsty && !c.dry && !c.asleep() && c.mediumFelt() && c.rootsMayLive() && !c.rotLives && !c.rotUnaccepted()
+}
+
+// sipsNow comes before how it is watered at rest, where it thirsts (common practice).
+const sipsNow = "It hangs limp and is dry: give it a little now, a fifth of its pot at most. From then on: "
 
 // wettedFirst comes before a flush of a medium that is dry through: what is poured onto that runs past its salts
 // (common practice).
