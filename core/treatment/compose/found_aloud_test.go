@@ -104,3 +104,19 @@ func TestLessWaterIsSaidWithWhereItGoes(t *testing.T) {
 	assert.Contains(t, words[0], "sparingly")
 	assert.Contains(t, words[0], "onto the medium only")
 }
+
+// What stands in a tray is too dry as soon as others are due, limp or firm: it is wetted through today.
+func TestATrayPlantThatIsDueIsWettedToday(t *testing.T) {
+	for moist, wetted := range map[string]bool{"due": true, "right": false} {
+		for _, limp := range []bool{true, false} {
+			words, days := said(t, fmt.Sprintf(`{"kind":"dionaea-muscipula","causes":["low-light"],"on":"2026-06-15",
+				"answers":{"limp":%t,"moist":%q,"liveRoots":18,"deadRoots":3},"place":{"warmthC":24}}`, limp, moist),
+				treatment.ByRule)
+			require.Equal(t, wetted, len(words) > 0, moist)
+			if wetted {
+				assert.Zero(t, days[0])
+				assert.Contains(t, words[0], "wet it through from above now, with low-mineral water")
+			}
+		}
+	}
+}

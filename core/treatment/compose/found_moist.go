@@ -38,26 +38,30 @@ func (c *composer) heldWhileWet(list []*sit) []*sit {
 // says nothing of water or waters it some days later: it drinks, whatever else ails it (common
 // practice).
 func (c *composer) wateredWhileDry(list []*sit) []*sit {
+	told, waits := tellsOfWater(list), c.limp || c.rotLives
 	switch {
-	case c.dueNow() && !tellsOfWater(list):
-		rule := do(treatment.ByRule, water(c.betterWater()))
-		return drinksBeforeWork(c.onDay(list, treatment.CareSit, 0, []step{rule}))
-	case c.dueNow() && !c.limp:
-		return drinksBeforeWork(c.ruledToday(list))
-	case c.thirstyBare() && !tellsOfWater(list):
-		return c.dipped(list)
-	case c.runDry() && !tellsOfWater(list):
-		return c.wateredOverReservoir(list)
 	case c.dueNow():
-		return drinksBeforeWork(list)
-	case c.limp, c.rotLives:
-		return list
-	case c.airDried() && !tellsOfWater(list):
+		return drinksBeforeWork(c.wateredWhenDue(list, told))
+	case !told && (c.thirstyBare() || c.airDried() && !waits):
 		return c.dipped(list)
-	case !c.foundTooDry():
+	case !told && c.runDry():
+		return c.wateredOverReservoir(list)
+	case !c.foundTooDry(), waits && (told || !c.trayDue()):
 		return list
 	}
 	return drinksBeforeWork(c.drinksToday(list))
+}
+
+// wateredWhenDue waters today what is due: where the plan says nothing of water, or says its rule later of what stands
+// firm.
+func (c *composer) wateredWhenDue(list []*sit, told bool) []*sit {
+	switch {
+	case !told:
+		return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.ByRule, water(c.betterWater()))})
+	case !c.limp:
+		return c.ruledToday(list)
+	}
+	return list
 }
 
 // dipped wets today what has its roots in no medium, and waters it by its rule from then on.
@@ -205,10 +209,13 @@ const dryWaits = 3
 // foundTooDry says whether it stands in a pot that was found too dry for its kind, and may drink:
 // dry through, or dry where no more than the top of its medium is to dry.
 func (c *composer) foundTooDry() bool {
-	tooDry := c.Facts.Moist.Known && (c.moist == facts.Bone || c.moist == facts.Dry && c.driesLittle())
+	tooDry := c.Facts.Moist.Known && (c.moist == facts.Bone || c.moist == facts.Dry && c.driesLittle() || c.trayDue())
 	return tooDry && c.rootsMayLive() && !c.rotUnaccepted() && !c.dryKind() && c.mediumFelt() && c.mayDrink() &&
 		!c.piece && c.habitID != treatment.AirPlant
 }
+
+// trayDue says whether it stands in a tray that is never empty, and was found as dry as others are watered.
+func (c *composer) trayDue() bool { return c.kind.WaterRule == plant.WetTray && c.moist == facts.Due }
 
 // rootsMayLive says whether a root of it lives, or nobody counted: without one nothing can drink.
 func (c *composer) rootsMayLive() bool { return !c.rootless || !c.Facts.LiveRoots.Known }
