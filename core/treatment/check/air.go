@@ -111,7 +111,7 @@ var lawsOfAir = []law{
 		for _, e := range r.of(true, t.FeedIt) {
 			dry := e.pre.moist == facts.Dry || e.pre.moist == facts.Bone
 			bare := e.pre.seat == facts.Hung || e.pre.seat == facts.OnMount
-			hangs := bare || c.habitID == t.AirPlant // its roots are wetted with it, or it is fed in its bath
+			hangs := bare && r.has(t.WetRoots) || c.habitID == t.AirPlant // wetted each day, or fed in its bath
 			if dry && !r.earlier(e, medium...) && !hangs && e.p.Where != "leaves" {
 				no(e, "the medium is dry")
 			}

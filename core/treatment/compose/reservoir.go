@@ -23,18 +23,17 @@ func (c *composer) runDry() bool {
 // refilled is how a reservoir is filled (handbook, amounts: no higher than a quarter of the pot, a day after it is
 // empty).
 func (w saying) refilled() string {
-	high, with := "a quarter", ""
+	high, with, when := "to a quarter of the pot's height at most", "", "a day after you find it empty"
 	if w.Params.How != "" {
-		high = "an eighth"
+		high = "half as high as usual"
 	}
 	if w.Params.Water != "" {
 		with = ", with " + waterKind(w)
 	}
-	when := "a day after you find it empty"
 	if w.dryKind() {
 		when = "only when its medium is dry through"
 	}
-	return "Fill its reservoir again " + when + ", to " + high + " of the pot's height at most" + with + "."
+	return "Fill its reservoir again " + when + ", " + high + with + "."
 }
 
 // reservoirDrained pours a reservoir out (handbook, emptying a saucer: a reservoir is left empty for two days).

@@ -41,7 +41,7 @@ func TestHowAReservoirIsFilled(t *testing.T) {
 		assert.Contains(t, words[0], contains, kind)
 	}
 	less := laid(t, `{"kind":"pilea-cadierei","causes":["edema"],"answers":{"seat":"reservoir"}}`)
-	assert.Contains(t, less.words(do(treatment.ByRule, how("half"))), "an eighth")
+	assert.Contains(t, less.words(do(treatment.ByRule, how("half"))), "half as high as usual")
 }
 
 // What stands too wet over a reservoir has it poured out; a pot with a saucer has that emptied.

@@ -175,14 +175,10 @@ func (c *composer) heart() {
 // neckSitting roots the crown again above a rotten neck.
 func (c *composer) neckSitting() {
 	w := c.rescueWidth(true)
+	saved := do(treatment.Insurance, organ(treatment.OnLeaf), with(func(p *treatment.Params) { p.N = num(2) }))
+	cut := do(treatment.Behead, organ(treatment.OnNeck))
 	var steps []step
-	saves := !c.piece && len(c.travels()) == 0
-	if saves {
-		steps = c.cutting(do(treatment.Insurance, organ(treatment.OnLeaf), with(func(p *treatment.Params) { p.N = num(2) })),
-			do(treatment.Behead, organ(treatment.OnNeck)))
-	} else {
-		steps = c.cutting(do(treatment.Behead, organ(treatment.OnNeck)))
-	}
+	steps = c.cutting(saved, cut)
 	steps = append(
 		steps,
 		do(treatment.DryCut, organ(treatment.OnStem), with(func(p *treatment.Params) { p.Hours = num(2) })),
@@ -205,11 +201,9 @@ func (c *composer) neckSitting() {
 		),
 	)
 	c.draft.at(21, rankLook, do(treatment.Look, every(7, nudged)))
-	if saves {
-		c.draft.at(0, rankRoot, c.piecesPotted()...)
-		c.draft.at(2, rankPieces, c.pieceWater())
-		c.boxLater(0)
-	}
+	c.draft.at(0, rankRoot, c.piecesPotted()...)
+	c.draft.at(2, rankPieces, c.pieceWater())
+	c.boxLater(0)
 	if len(cover) > 0 {
 		c.sat = 0
 		c.draft.gate(nudged, do(treatment.Wean, with(func(p *treatment.Params) { p.Days = num(12) })))
