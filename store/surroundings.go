@@ -68,6 +68,7 @@ func (s *Store) around(ctx context.Context, collection uuid.UUID) (surroundings,
 	return s.aroundBy(ctx, s.q(), collection, s.tx == nil)
 }
 
+// aroundBy reads them by any connection, and keeps what it read where that is asked for.
 func (s *Store) aroundBy(
 	ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID, keep bool,
 ) (surroundings, error) {

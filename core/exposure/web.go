@@ -186,7 +186,7 @@ func (w *web) told(best []way, none []float64) []Exposed {
 		}
 	}
 	slices.SortFunc(order, func(x, y int32) int {
-		return cmp.Or(cmp.Compare(none[x], none[y]), byID(w.plants[x], w.plants[y]))
+		return cmp.Or(cmp.Compare(1-none[y], 1-none[x]), byID(w.plants[x], w.plants[y]))
 	})
 	list := make([]Exposed, len(order))
 	for i, to := range order {

@@ -236,6 +236,10 @@ func TestRulesHoldFromTheirLimitOn(t *testing.T) {
 		{rule: treatment.NeverFeedWeak, what: "a newcomer for fourteen days", situation: `{` + vine + `,` +
 			`"causes":["nitrogen-low"],"answers":{"moist":"right","newcomerDays":4}}`,
 			inside: `d10m: feed`, outside: `d9m: feed`},
+		{rule: treatment.NeverSoakRotting, what: "bare roots are dipped, whatever their pot lacks",
+			situation: `{"kind":"vanda-hybrid","causes":["no-drainage"],"answers":{"seat":"mount","moist":"bone"}}`,
+			inside:    `d0m: soak{"how":"dip"}`, outside: `d0m: soak{"how":"dip"}`,
+			outsideIn: `{` + vine + `,"causes":["no-drainage"],"answers":{"moist":"bone"}}`},
 		{rule: treatment.NeverProductOnWeak, what: "five days after its soak", situation: limpDry,
 			inside: `d0m: soak|d5m: soap`, outside: `d0m: soak|d4m: soap`},
 		{rule: treatment.NeverProductOnWeak, what: "thirty degrees", situation: `{` + vine + `,"causes":["spider-mite"],` +

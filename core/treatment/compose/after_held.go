@@ -109,9 +109,7 @@ func ruleAfterSoak(list []*sit) {
 		if !s.dated || !later || !has(s.steps, treatment.Soak) {
 			continue
 		}
-		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
-			return ruled(x) && plainRule(x) && x.Every == 0
-		})
+		s.steps = slices.DeleteFunc(slices.Clone(s.steps), saysItsRule)
 	}
 }
 
@@ -123,9 +121,7 @@ func ruleAfterFirst(list []*sit) {
 			continue
 		}
 		first := slices.IndexFunc(list[i+1:], func(l *sit) bool {
-			return l.dated && slices.ContainsFunc(l.steps, func(x step) bool {
-				return x.Op == treatment.FirstWater && x.Params.For == ""
-			})
+			return l.dated && slices.ContainsFunc(l.steps, itsFirstWater)
 		})
 		if first < 0 {
 			continue
@@ -187,7 +183,7 @@ func oneRule(list []*sit) {
 			if ownSaid(first, x, s.day-day) {
 				return true
 			}
-			again := first != nil && s.day-day <= sameWater && ruled(x) && x.Every == 0 && plainRule(x)
+			again := first != nil && s.day-day <= sameWater && saysItsRule(x)
 			if again && plainRule(*first) && first.Every == 0 {
 				*first = merged(*first, x)
 			}
@@ -211,13 +207,14 @@ func ruleOnceHeld(list []*sit) {
 		return !s.dated && s.gate.Same(due) && slices.ContainsFunc(s.steps, ruled)
 	})
 	held := slices.IndexFunc(list, func(s *sit) bool { return s.dated && slices.ContainsFunc(s.steps, heldUntilDue) })
-	if gated >= 0 && held < 0 {
-		ruledAtOnce(list, list[gated])
-	}
-	if gated < 0 || held < 0 {
+	if gated < 0 {
 		return
 	}
 	then := list[gated]
+	if held < 0 {
+		ruledAtOnce(list, then)
+		return
+	}
 	rule := &then.steps[slices.IndexFunc(then.steps, ruled)]
 	for _, s := range list {
 		if s.dated && s.day >= list[held].day && s.day <= list[held].day+sameWater {
@@ -232,7 +229,7 @@ func ruleOnceHeld(list []*sit) {
 func ruledAtOnce(list []*sit, then *sit) {
 	i := slices.IndexFunc(then.steps, ruled)
 	for _, s := range list {
-		said := slices.IndexFunc(s.steps, func(x step) bool { return ruled(x) && plainRule(x) && x.Every == 0 })
+		said := slices.IndexFunc(s.steps, saysItsRule)
 		if !s.dated || s.day > wetStays || said < 0 {
 			continue
 		}
@@ -252,28 +249,38 @@ func rulesLast(x step) int {
 
 // heldAfterFirst holds its water from the day after its first one, where one sitting says both.
 func (c *composer) heldAfterFirst(list []*sit) []*sit {
+	return c.nextDay(list, heldUntilDue, itsFirstWater)
+}
+
+// nextDay moves a step to the day after, where its sitting has another beside it.
+func (c *composer) nextDay(list []*sit, moves, beside func(step) bool) []*sit {
 	for _, s := range list {
-		i := slices.IndexFunc(s.steps, heldUntilDue)
-		first := slices.ContainsFunc(s.steps, func(x step) bool { return x.Op == treatment.FirstWater && x.Params.For == "" })
-		if !s.dated || i < 0 || !first {
+		i := slices.IndexFunc(s.steps, moves)
+		if !s.dated || i < 0 || !slices.ContainsFunc(s.steps, beside) {
 			continue
 		}
-		hold := s.steps[i]
+		moved := s.steps[i]
 		s.steps = slices.Delete(slices.Clone(s.steps), i, i+1)
-		return c.onDay(list, treatment.CareSit, s.day+1, []step{hold})
+		return c.onDay(list, treatment.CareSit, s.day+1, []step{moved})
 	}
 	return list
 }
 
+// itsFirstWater is true of the first water of the plant itself.
+func itsFirstWater(x step) bool { return x.Op == treatment.FirstWater && x.Params.For == "" }
+
+// itsHold is true of a step that holds the water of the plant itself.
+func itsHold(x step) bool { return x.Op == treatment.HoldWater && x.Params.For == "" }
+
 // heldUntilDue is true of a step that holds its water until it is due.
 func heldUntilDue(x step) bool {
-	return x.Op == treatment.HoldWater && x.Params.For == "" && x.Until.Same(due)
+	return itsHold(x) && x.Until.Same(due)
 }
 
 // saidThen leaves out of some steps water by its rule, which a later line says, and adds to that what it says more.
 func saidThen(rule *step, steps []step) []step {
 	return slices.DeleteFunc(slices.Clone(steps), func(x step) bool {
-		early := ruled(x) && plainRule(x) && x.Every == 0
+		early := saysItsRule(x)
 		if early && plainRule(*rule) {
 			*rule = merged(*rule, x)
 		}
@@ -316,8 +323,11 @@ func ruled(x step) bool {
 
 // onlyItsRule is true of a line for water by its rule that says nothing else, and is said once.
 func onlyItsRule(x step) bool {
-	return ruled(x) && plainRule(x) && x.Every == 0 && x.Params.Water == ""
+	return saysItsRule(x) && x.Params.Water == ""
 }
+
+// saysItsRule is true of a line for water by its rule that is said once, with whatever water.
+func saysItsRule(x step) bool { return ruled(x) && plainRule(x) && x.Every == 0 }
 
 // plainRule is true of water as its kind has it, no less and nowhere else.
 func plainRule(x step) bool { return x.Params.How == "" && x.Params.What == "" }

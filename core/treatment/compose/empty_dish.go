@@ -50,7 +50,7 @@ func drainedFirst(list []*sit) []*sit {
 		drains := slices.IndexFunc(s.steps, func(x step) bool {
 			return x.Op == treatment.DrainSaucer && x.Params.How == tipped
 		})
-		pours := slices.IndexFunc(s.steps, func(x step) bool { return x.Op == treatment.FirstWater && x.Params.For == "" })
+		pours := slices.IndexFunc(s.steps, itsFirstWater)
 		if s.dated && pours >= 0 && drains > pours && !has(s.steps, treatment.Unpot) {
 			drain := s.steps[drains]
 			s.steps = slices.Insert(slices.Delete(slices.Clone(s.steps), drains, drains+1), pours, drain)

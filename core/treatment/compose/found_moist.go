@@ -45,7 +45,7 @@ func (c *composer) wateredWhileDry(list []*sit) []*sit {
 	case !told && (c.thirstyBare() || c.airDried() && !waits):
 		return c.dipped(list)
 	case !told && c.runDry():
-		return c.wateredOverReservoir(list)
+		return drinksBeforeWork(c.wateredWhenDue(list, told))
 	case !c.foundTooDry(), waits && (told || !c.trayDue()):
 		return list
 	}

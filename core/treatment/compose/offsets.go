@@ -37,17 +37,8 @@ func (c *composer) setOff(cut step) []step {
 // piecesNextDay waters what was parted and potted a day later, where the mother is given none that day: nobody mistakes
 // the one for the other, and the cut closes overnight.
 func (c *composer) piecesNextDay(list []*sit) []*sit {
-	for _, s := range list {
-		i := slices.IndexFunc(s.steps, func(x step) bool { return x.Op == treatment.FirstWater && x.Params.For != "" })
-		held := slices.ContainsFunc(s.steps, func(x step) bool { return x.Op == treatment.HoldWater && x.Params.For == "" })
-		if !s.dated || i < 0 || !held {
-			continue
-		}
-		drinks := s.steps[i]
-		s.steps = slices.Delete(slices.Clone(s.steps), i, i+1)
-		return c.onDay(list, treatment.CareSit, s.day+1, []step{drinks})
-	}
-	return list
+	pieces := func(x step) bool { return x.Op == treatment.FirstWater && x.Params.For != "" }
+	return c.nextDay(list, pieces, itsHold)
 }
 
 // followOffset waters what is set dry when it holds, and looks at it a fortnight later.

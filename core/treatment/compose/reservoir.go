@@ -4,7 +4,6 @@ import (
 	"tendermend/core/cause"
 	"tendermend/core/facts"
 	"tendermend/core/plant"
-	"tendermend/core/treatment"
 )
 
 // overReservoir says whether it stands over a reservoir, and the plan leaves it there.
@@ -41,9 +40,3 @@ const reservoirDrained = "Pour its reservoir out, and leave it empty for two day
 
 // drawsAgain waters from above what ran dry over its reservoir.
 const drawsAgain = "Its reservoir has run dry: water it through from above now, so that its medium draws again."
-
-// wateredOverReservoir waters today what ran dry over its reservoir, where the plan says nothing of its water.
-func (c *composer) wateredOverReservoir(list []*sit) []*sit {
-	rule := do(treatment.ByRule, water(c.betterWater()))
-	return drinksBeforeWork(c.onDay(list, treatment.CareSit, 0, []step{rule}))
-}

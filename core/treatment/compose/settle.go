@@ -52,7 +52,7 @@ func (c *composer) settleChange() {
 	case c.basal() && c.any(treatment.Rots()):
 		why = "its base heals first"
 	case c.top, c.neck:
-		why = "its top is taken off and rooted: a wish is for what stands on roots of its own"
+		why = topRooted
 	case c.has(cause.Detached):
 		why = "it has no roots yet: it roots first, and changes its seat later"
 	default:

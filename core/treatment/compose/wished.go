@@ -54,6 +54,9 @@ func (c *composer) notYet(wish treatment.Wish) (why string, days int) {
 	return "", 0
 }
 
+// topRooted is why a wish for the whole plant is not followed.
+const topRooted = "its top is taken off and rooted: a wish is for what stands on roots of its own"
+
 // neverWished says why a wish is not followed, and not asked for again; empty where it may be followed.
 func (c *composer) neverWished(wish treatment.Wish) string {
 	switch {
@@ -62,7 +65,7 @@ func (c *composer) neverWished(wish treatment.Wish) string {
 	case wish != treatment.Propagate && c.foundRootless():
 		return "no live root was counted: a wish is for a plant that is well, and this one is rescued first"
 	case c.top && among(wish, treatment.SetupChange, treatment.Refresh, treatment.PartWish):
-		return "its top is taken off and rooted: a wish is for what stands on roots of its own"
+		return topRooted
 	case c.piece && among(wish, treatment.PartWish, treatment.Prune):
 		return "it is itself a piece"
 	case wish == treatment.Prune && !c.prunes():
