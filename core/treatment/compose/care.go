@@ -118,8 +118,9 @@ func (c *composer) letGo() {
 		return
 	}
 	var waits gate.Gate
+	worms := c.has(cause.LeafNematode) && !notKnownTo(cause.LeafNematode)(c.subject)
 	switch days := c.quietDays(); {
-	case c.clear > 0 || c.has(cause.LeafNematode):
+	case c.clear > 0 || worms:
 		waits = gate.Gate{gate.CleanFor(max(c.clear, days), 3)}
 	default:
 		waits = gate.Gate{gate.QuietFor(max(days, leastQuiet), 3)}
@@ -127,7 +128,7 @@ func (c *composer) letGo() {
 	if c.has(leafProves...) {
 		waits = waits.With(gate.Count(gate.CleanLeaf, 1, 0))
 	}
-	if c.has(cause.LeafNematode) {
+	if worms {
 		waits = waits.With(gate.Count(gate.CleanLeaf, 3, 0))
 	}
 	if c.has(cause.BroadMite) {

@@ -100,29 +100,38 @@ func (c *composer) drySaid(list []*sit) {
 
 // tellsWater says when it is watered next, or that it is not.
 var tellsWater = []treatment.OperatorID{
-	treatment.ByRule, treatment.HoldWater, treatment.BottomWater, treatment.Flush, treatment.WetRoots,
-	treatment.ChangeWater, treatment.Routine, treatment.Discard, treatment.CupFill,
+	treatment.ByRule, treatment.HoldWater, treatment.BottomWater, treatment.WetRoots, treatment.ChangeWater,
+	treatment.Routine, treatment.Discard, treatment.CupFill, treatment.DryTop, treatment.Unpot,
 }
 
-// wateredOn gives a plant that drinks today or tomorrow for its thirst its line for water from then on,
-// where no recipe has one.
+// wateredOn gives a plant that drinks for its thirst within a few days, or is flushed then, its line for water from
+// then on, where no recipe has one (common practice).
 func (c *composer) wateredOn(list []*sit) []*sit {
-	soon := func(op treatment.OperatorID) bool {
-		return slices.ContainsFunc(list, func(s *sit) bool { return s.dated && s.day <= 1 && has(s.steps, op) })
-	}
 	// What has no way out for water gets a little of it and stays in its pot.
-	sipped := c.thirsty && soon(treatment.FirstWater) && !anyHas(list, treatment.Unpot)
+	sipped := c.thirsty && wettedWithin(list, 1, treatment.FirstWater) != never && !anyHas(list, treatment.Unpot)
 	told := slices.ContainsFunc(list, func(s *sit) bool {
 		return slices.ContainsFunc(s.steps, func(x step) bool {
 			return x.Params.For == "" && (among(x.Op, tellsWater...) || !sipped && x.Op == treatment.FirstWater)
 		})
 	})
-	if !sipped && !soon(treatment.Soak) || told || c.habitID == treatment.AirPlant || c.untied {
+	last := max(wettedWithin(list, dryWaits, treatment.Soak), wettedWithin(list, drinkDays, treatment.Flush))
+	if !sipped && last == never || told || c.habitID == treatment.AirPlant || c.untied {
 		return list
 	}
-	day := drinkDays
+	day := max(last, 0) + drinkDays
 	if c.kind.WaterRule == plant.AirRoots {
 		day = 1 // it drinks every morning
 	}
 	return c.onDay(list, treatment.CareSit, day, []step{do(treatment.ByRule, water(c.betterWater()))})
+}
+
+// wettedWithin is the last day, up to one, on which an operator waters the plant; never where none does.
+func wettedWithin(list []*sit, days int, op treatment.OperatorID) int {
+	last := never
+	for _, s := range list {
+		if s.dated && s.day <= days && has(s.steps, op) {
+			last = max(last, s.day)
+		}
+	}
+	return last
 }

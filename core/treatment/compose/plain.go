@@ -94,8 +94,8 @@ func placeWater(c *composer, p *plain) bool {
 	if p.step.Params.Water == "" {
 		p.step.Params.Water = c.betterWater()
 	}
-	if c.bareRooted() || among(c.kind.WaterRule, plant.AirRoots, plant.CupWater, plant.WetTray, plant.Reservoir) {
-		p.step.Every, p.step.Until = 0, nil // its rule says how often, and no stick does
+	if p.step.Op == treatment.ByRule && c.ruleSaysHowOften() {
+		p.step.Every, p.step.Until = 0, nil
 	}
 	return false
 }
@@ -107,6 +107,11 @@ func placeDish(c *composer, p *plain) bool {
 		return true
 	}
 	return placeWater(c, p)
+}
+
+// ruleSaysHowOften says whether its rule says how often it is watered, and no stick does.
+func (c *composer) ruleSaysHowOften() bool {
+	return c.bareRooted() || among(c.kind.WaterRule, plant.AirRoots, plant.CupWater, plant.WetTray, plant.Reservoir)
 }
 
 // doubtful says whether its way of growing is not known to have a cause, beside one that it has: its water

@@ -36,7 +36,11 @@ var pestRecipes = []recipe{
 	{cause.Rust, all, join(spots, []item{ifMore(10, "new pustules break out")})},
 	{cause.PowderyMildew, all, join(spots, []item{ifMore(10, "the film comes back, or is on more than ten leaves")})},
 	{cause.GreyMould, fromBelow, join(spots, []item{when(due, t.BottomWater, what("in the morning"))})},
-	{cause.GreyMould, all, spots}, {cause.LeafNematode, all, spots},
+	{cause.GreyMould, all, spots},
+	{cause.LeafNematode, notKnownTo(cause.LeafNematode), []item{at(0, t.Air),
+		at(0, t.ByRule, what("medium only, morning")), at(5, t.Look, every(5, quiet),
+			note("hold a marked leaf against the light: do veins bound the marks? Cut nothing before you are sure"))}},
+	{cause.LeafNematode, all, spots},
 	{cause.Acidovorax, all, []item{at(0, t.Air), at(0, t.ByRule, what("medium only, morning")), leaves(false, 0),
 		at(
 			1,

@@ -75,7 +75,7 @@ var waterRecipes = []recipe{
 		[]item{
 			at(0, t.CrownDrain),
 			at(0, t.CupFill, share(0.25), water("low-mineral")),
-			at(0, t.FirstWater, how("light")),
+			at(0, t.FirstWater, how("light"), every(2, toDay(4))), // a medium that is dry through takes up little at once
 			at(0, t.ShadeIt),
 			at(0, t.HoldFeed, until(toDay(28))),
 			at(1, t.Look, every(1, toDay(4))),

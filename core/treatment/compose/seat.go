@@ -265,7 +265,7 @@ func (c *composer) betterWater() treatment.Water {
 	if c.has(cause.Fluoride) {
 		return noFluoride
 	}
-	if c.habitID == treatment.Carnivore || c.has(cause.WaterQuality, cause.SoftenedWater, cause.PhOff) {
+	if c.habitID == treatment.Carnivore || c.has(cause.WaterQuality, cause.SoftenedWater, cause.PhOff, cause.SaltInjury) {
 		return "low-mineral"
 	}
 	if c.has(cause.Chlorine) {

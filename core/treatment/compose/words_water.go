@@ -158,7 +158,7 @@ func sayDryTop(w saying) string {
 		return "It is too dry for it: stand it in water now until its surface darkens, and let it drain. From then on let " +
 			"the top quarter dry before each water, and water from below."
 	}
-	if w.dueNow() {
+	if w.dueNow() && !w.thirsty {
 		return "It is due: water it from below now, from a dish that is emptied after half an hour. From then on let the " +
 			"top quarter dry before each water."
 	}
