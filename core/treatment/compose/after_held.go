@@ -247,6 +247,41 @@ func rulesLast(x step) int {
 	return 0
 }
 
+// ruleBehindHold takes water by its rule out of the days on which it gets none until something is seen, and says it
+// behind that, where nothing else waits there with its water.
+func ruleBehindHold(list []*sit) []*sit {
+	var hold, rule *step
+	for _, s := range list {
+		for i := range s.steps {
+			if x := &s.steps[i]; s.dated && itsHold(*x) && !x.Until.Same(due) && x.Until.Wants(noDays) {
+				hold = x
+			}
+		}
+		if hold == nil || !s.dated {
+			continue
+		}
+		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
+			if ruled(x) {
+				rule = &x
+			}
+			return ruled(x)
+		})
+	}
+	waits := slices.ContainsFunc(list, func(s *sit) bool {
+		return !s.dated && slices.ContainsFunc(s.steps, func(x step) bool {
+			return ruled(x) || itsFirstWater(x)
+		})
+	})
+	if rule == nil || waits {
+		return list
+	}
+	again := do(treatment.ByRule, what(rule.Params.What), water(rule.Params.Water))
+	return append(list, &sit{slot: treatment.Morning, gate: hold.Until, steps: []step{again}})
+}
+
+// noDays is true of a condition that no number of days meets.
+func noDays(c gate.Condition) bool { return c.Is != gate.Days }
+
 // heldAfterFirst holds its water from the day after its first one, where one sitting says both.
 func (c *composer) heldAfterFirst(list []*sit) []*sit {
 	return c.nextDay(list, heldUntilDue, itsFirstWater)

@@ -31,6 +31,7 @@ func (c *composer) finish() {
 	oneRule(list)
 	list = c.heldAfterFirst(list)
 	ruleOnceHeld(list)
+	list = ruleBehindHold(list)
 	ruleAfterSoak(list)
 	ruleAfterFirst(list)
 	list = c.lookedOnce(c.limpWeekly(c.lookedAt(c.firmAgain(c.rootsMissed(list)))))

@@ -2,6 +2,8 @@ package compose
 
 import (
 	"fmt"
+	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -76,6 +78,81 @@ func TestASoakedPotWithGnatsIsNotToldTwiceToDrink(t *testing.T) {
 		words, _ := said(t, fmt.Sprintf(`{"kind":"epipremnum-aureum","causes":["fungus-gnat"],"on":"2026-05-15",
 			"answers":{"moist":"dry","limp":%v},"place":{"warmthC":22}}`, limp), treatment.DryTop)
 		require.Len(t, words, 1)
-		assert.Equal(t, now, len(words[0]) > 10 && words[0][:10] == "It is due:", words[0])
+		assert.Equal(t, now, strings.HasPrefix(words[0], "It is due:"), words[0])
+	}
+}
+
+// The better water that a cause asks for is given at rest too.
+func TestBetterWaterIsGivenAtRest(t *testing.T) {
+	for causes, with := range map[string]bool{`"chlorine","dormancy"`: true, `"dormancy"`: false} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"dieffenbachia-seguine","causes":[%s],"on":"2026-10-15",
+			"answers":{"moist":"right"},"place":{"warmthC":18}}`, causes), treatment.ByRule)
+		require.NotEmpty(t, words)
+		assert.Equal(t, with, strings.Contains(words[0], "day-old water"), words[0])
+	}
+}
+
+// Where most roots were dead, and nothing that was accepted says why, the plan asks what killed them.
+func TestWhatKilledMostRootsIsAsked(t *testing.T) {
+	for _, c := range []struct {
+		cause string
+		live  int
+		asked bool
+	}{
+		{"old-leaf", 5, true}, {"old-leaf", 6, false}, {"pot-too-big", 5, false}, {"salt-injury", 5, false},
+	} {
+		p, err := Plan(situationOf(t, fmt.Sprintf(`{"kind":"rhapis-excelsa","causes":[%q],"on":"2026-04-15",
+			"answers":{"moist":"right","limp":false,"liveRoots":%d,"deadRoots":6,"potWidthCm":12},
+			"place":{"warmthC":20}}`, c.cause, c.live)))
+		require.NoError(t, err)
+		asked := slices.ContainsFunc(p.LeftOut, func(l treatment.LeftOut) bool {
+			return strings.HasPrefix(l.Why, "most of its roots were dead")
+		})
+		assert.Equal(t, c.asked, asked, c)
+	}
+}
+
+// What gets no water until something is seen is not told in between to be watered by its rule: that comes behind.
+func TestNoRuleIsSaidWhileItIsHeldUntilSomethingIsSeen(t *testing.T) {
+	for _, s := range []string{
+		`{"kind":"kalanchoe-daigremontiana","causes":["cold-injury","water-quality"],"on":"2026-07-15",
+			"answers":{"moist":"due","limp":true},"place":{"warmthC":31}}`,
+		`{"kind":"gymnocalycium-mihanovichii","causes":["cold-injury","drought"],"on":"2026-10-15",
+			"answers":{"moist":"wet","limp":true},"place":{"warmthC":16}}`,
+		`{"kind":"euphorbia-trigona","causes":["no-drainage","uneven-water"],"on":"2026-02-15",
+			"answers":{"moist":"due","limp":true,"liveRoots":0,"deadRoots":0},"place":{"warmthC":22}}`,
+		`{"kind":"epiphyllum-oxypetalum","causes":["medium-repels","cold-injury"],"on":"2026-08-15",
+			"answers":{"moist":"dry","limp":true,"liveRoots":0,"deadRoots":0},"place":{"warmthC":31}}`,
+	} {
+		p, err := Plan(situationOf(t, s))
+		require.NoError(t, err)
+		held, drinks := false, false
+		for _, sit := range p.Sittings {
+			for _, x := range sit.Steps {
+				held = held || x.Op == treatment.HoldWater && !x.Until.Same(due)
+				assert.False(t, held && sit.Day != nil && x.Op == treatment.ByRule, "%s: %s", s, x.Words)
+				drinks = drinks || sit.Day == nil && among(x.Op, treatment.ByRule, treatment.FirstWater)
+			}
+		}
+		assert.True(t, held && drinks, s)
+	}
+}
+
+// After cold it is brought to warmth that its kind bears, from above too.
+func TestAfterColdItIsNotKeptTooWarm(t *testing.T) {
+	for warmth, says := range map[int]string{10: "", 33: "It is warm enough", 34: "It is too warm"} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"epiphyllum-oxypetalum","causes":["cold-injury"],"on":"2026-08-15",
+			"place":{"warmthC":%d}}`, warmth), treatment.Temper)
+		require.Len(t, words, 1)
+		assert.True(t, strings.HasPrefix(words[0], says), words[0])
+	}
+}
+
+// A miner in leaves that its kind is not known to have is looked for again, and not sprayed.
+func TestNothingIsSprayedForAMinerInDoubt(t *testing.T) {
+	for kind, sprays := range map[string]bool{"cereus-repandus": false, "jasminum-polyanthum": true} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":["leaf-miner"],"on":"2026-06-15",
+			"place":{"warmthC":22}}`, kind), treatment.LabelDrug)
+		assert.Equal(t, sprays, len(words) > 0, kind)
 	}
 }

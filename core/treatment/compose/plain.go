@@ -78,8 +78,9 @@ const settledDays = 14
 // placeWater leaves out water that the root sitting brings, or that a piece must not
 // have, and waters with better water.
 func placeWater(c *composer, p *plain) bool {
-	if p.cause == cause.Dormancy {
-		return false // its rest has its own rule
+	if p.cause == cause.Dormancy { // its rest has its own rule
+		p.step.Params.Water = cmp.Or(p.step.Params.Water, c.betterWater())
+		return false
 	}
 	open := len(p.gate) == 0
 	if c.sitsOnDay() && p.step.Every > 0 && open && p.day <= c.sat+settledDays {
@@ -129,6 +130,9 @@ func (c *composer) wateredElsewhere(p *plain) bool {
 	if c.has(cause.Dormancy) && p.step.Op == treatment.ByRule && p.cause != "" {
 		return true
 	}
+	if p.cause == cause.ColdInjury && p.step.Op == treatment.FirstWater && c.root != nil {
+		return true // the work on its roots says when it drinks
+	}
 	if c.sitsOnDay() && (isDue || len(p.gate) == 0 && p.day >= c.sat && p.day <= c.sat+settledDays) {
 		return true
 	}
@@ -149,6 +153,9 @@ func (c *composer) drinksAtOnce() bool { return c.thirsty || c.foundDue() }
 func placeHold(c *composer, p *plain) bool {
 	if c.sitsOnDay() && c.sat == 0 || c.drinksThough() {
 		return true
+	}
+	if p.cause == cause.ColdInjury && c.root != nil && c.gated {
+		p.step.Until = gate.Gate{gate.InRange(3)} // then its roots are worked on
 	}
 	if p.step.Until.Same(due) && c.foundDue() {
 		p.step = do(treatment.ByRule)

@@ -24,6 +24,8 @@ var pestRecipes = []recipe{
 		all,
 		[]item{pests},
 	}, {cause.ArmouredScale, all, []item{pests}}, {cause.FungusGnat, all, []item{pests}},
+	{cause.LeafMiner, notKnownTo(cause.LeafMiner), []item{at(7, t.Look, every(7, toDay(28)),
+		note("is there a winding line inside a leaf, with black dots in it? Treat nothing before you are sure"))}},
 	{cause.LeafMiner, all, []item{pests}},
 	{cause.Chewer, all, []item{pests}}, {cause.SlugSnail, all, []item{pests}}, {cause.RootGrub, all, []item{pests}},
 

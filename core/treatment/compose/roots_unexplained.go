@@ -27,6 +27,13 @@ var limpsOf = []cause.ID{
 	cause.SoftRot, cause.Girdled, cause.SunScorch, cause.LampBurn, cause.ColdInjury, cause.HeatStress, cause.Ethylene,
 }
 
+// killRoots are the causes of other kinds that roots die of (common practice).
+var killRoots = []cause.ID{
+	cause.Dormancy, cause.WokenEarly, cause.SaltInjury, cause.SoftenedWater, cause.RootMealybug, cause.RootNematode,
+	cause.RootGrub, cause.Fusarium, cause.SouthernBlight, cause.BlackRot, cause.SoftRot, cause.ColdInjury,
+	cause.HeatStress,
+}
+
 // rootsUnexplained looks below where the plan does not by itself: it hangs limp in moist medium
 // and nothing that was accepted says why, or roots were counted and most of them were dead,
 // whatever killed them. Rot kills while leaves are treated, and a pot that is too wide for
@@ -46,7 +53,17 @@ func (c *composer) rootsUnexplained() {
 	}
 	if dead {
 		c.potOfDeadRoots()
+		c.killerAsked()
 	}
+}
+
+// killerAsked asks what killed most of its roots, where nothing that was accepted says it and no work shows it.
+func (c *composer) killerAsked() {
+	if c.rootsWorked() || c.explained(deadRootsOf, killRoots) {
+		return
+	}
+	c.leave(string(treatment.Unpot), "most of its roots were dead, and no cause of that was accepted: are they "+
+		"brown and soft (root rot), or tan and hollow (dried out)? Accept that, and plan again")
 }
 
 // bareUnexplained looks at the roots of what hangs limp with bare roots that had water, where nobody counted them and

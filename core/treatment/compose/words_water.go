@@ -31,6 +31,14 @@ func waterKind(w saying) string {
 	return string(w.Params.Water)
 }
 
+// withWater says which water it gets, where that is not any.
+func withWater(w saying) string {
+	if w.Params.Water == "" {
+		return ""
+	}
+	return ", with " + waterKind(w)
+}
+
 func sayFirstWater(w saying) string {
 	p, kind, give := w.Params, waterKind(w), "Give it its first water"
 	if p.N.Or(1) > 1 {
@@ -134,7 +142,7 @@ func (w saying) restWords() string {
 	case p.How == "at rest" && byDryness(p.What) == asItLikes:
 		return cmp.Or(restSentences[w.kind.WaterRule], "While it rests, water it lightly.")
 	case p.How == "at rest":
-		return "While it rests, water it lightly " + byDryness(p.What) + "."
+		return "While it rests, water it lightly " + byDryness(p.What) + withWater(w) + "."
 	case p.How == "taper":
 		return "Water it less and less: wait twice as long, three times, and then give " + p.What + "."
 	case p.What == "in growth":
@@ -174,11 +182,10 @@ func sayByRule(w saying) string {
 	if w.kind.WaterRule == plant.AirRoots {
 		where = onRoots.Replace(where)
 	}
-	switch {
-	case p.What == roomWarm:
+	if p.What == roomWarm {
 		where = ", with " + waterKind(w) + where
-	case p.Water != "":
-		where += ", with " + waterKind(w)
+	} else {
+		where += withWater(w)
 	}
 	if said := w.restWords(); said != "" {
 		return said
