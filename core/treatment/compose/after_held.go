@@ -279,6 +279,27 @@ func ruleBehindHold(list []*sit) []*sit {
 	return append(list, &sit{slot: treatment.Morning, gate: hold.Until, steps: []step{again}})
 }
 
+// firstWaterOnce leaves one first water of several that wait each for something of its own: the one that waits for
+// most. Work on its roots that waits has a first water of its own.
+func firstWaterOnce(list []*sit) {
+	if slices.ContainsFunc(list, func(s *sit) bool { return !s.dated && has(s.steps, treatment.Unpot) }) {
+		return
+	}
+	var kept *sit
+	for _, s := range list {
+		if s.dated || s.after || !slices.ContainsFunc(s.steps, itsFirstWater) {
+			continue
+		}
+		spare := s
+		if kept == nil || len(s.gate) > len(kept.gate) {
+			spare, kept = kept, s
+		}
+		if spare != nil {
+			spare.steps = slices.DeleteFunc(slices.Clone(spare.steps), itsFirstWater)
+		}
+	}
+}
+
 // noDays is true of a condition that no number of days meets.
 func noDays(c gate.Condition) bool { return c.Is != gate.Days }
 

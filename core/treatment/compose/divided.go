@@ -31,13 +31,25 @@ func (c *composer) oneTopped() bool {
 	return c.is(treatment.Palm, treatment.Cycad, treatment.AirPlant) && !c.branches
 }
 
+// sleepsStill is why what has no leaves or roots is not divided.
+const sleepsStill = "it sleeps: it is divided when it wakes"
+
+// sleepsOn says whether it sleeps, and does for more than a month: its parts would rot before they root.
+func (c *composer) sleepsOn() bool {
+	return c.asleep() && c.kind.RestsIn(c.month(0)) && c.kind.RestsIn(c.month(30))
+}
+
 // dividedIf leaves a division out of the work on its roots where there is nothing to divide: fresh mix and
 // a wider pot give it room.
 func (c *composer) dividedIf(r rootWork) rootWork {
 	if !r.part || c.any(treatment.Rots()) || c.has(cause.Detached) {
 		return r // what is cut from rot falls into parts by itself
 	}
-	if why := c.undividable(); why != "" {
+	why := c.undividable()
+	if why == "" && c.sleepsOn() && !c.gated {
+		why = sleepsStill
+	}
+	if why != "" {
 		c.leave(string(treatment.PartIt), why+"; fresh mix and room are given all the same")
 		r.part = false
 	}

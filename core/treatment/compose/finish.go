@@ -32,6 +32,7 @@ func (c *composer) finish() {
 	list = c.heldAfterFirst(list)
 	ruleOnceHeld(list)
 	list = ruleBehindHold(list)
+	firstWaterOnce(list)
 	ruleAfterSoak(list)
 	ruleAfterFirst(list)
 	list = c.lookedOnce(c.limpWeekly(c.lookedAt(c.firmAgain(c.rootsMissed(list)))))

@@ -156,3 +156,62 @@ func TestNothingIsSprayedForAMinerInDoubt(t *testing.T) {
 		assert.Equal(t, sprays, len(words) > 0, kind)
 	}
 }
+
+// What sleeps on for more than a month is not divided; in the last month of its rest it may be, and where its work
+// waits until it wakes.
+func TestWhatSleepsIsNotDivided(t *testing.T) {
+	for on, parts := range map[string]bool{
+		"2026-11-29": false, "2027-01-15": false, "2027-02-15": true, "2027-05-15": true,
+	} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"begonia-tuberhybrida","causes":["dormancy","congested"],"on":%q,
+			"answers":{"medium":"sour","moist":"right","limp":false,"newcomerDays":200,"growths":6},
+			"place":{"warmthC":20}}`, on), treatment.PartIt)
+		assert.Equal(t, parts, len(words) > 0, on)
+	}
+	for wish, parts := range map[string]bool{"part": false, "propagate": false} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"begonia-tuberhybrida","causes":["dormancy"],"wish":%q,"on":"2026-11-29",
+			"answers":{"moist":"right","limp":false,"newcomerDays":200,"growths":6},
+			"place":{"warmthC":20}}`, wish), treatment.PartIt)
+		assert.Equal(t, parts, len(words) > 0, wish)
+	}
+}
+
+// An orchid in a glass of water that rests from its flowers is not potted, nor watered as in a pot.
+func TestRestInAGlassStaysInTheGlass(t *testing.T) {
+	for seat, pots := range map[string]bool{"jar": false, "pot": true} {
+		p, err := Plan(situationOf(t, fmt.Sprintf(`{"kind":"encyclia-tampensis","causes":["root-rot","bloom-drain"],
+			"on":"2027-01-09","answers":{"seat":%q,"moist":"wet","limp":false,"newcomerDays":30},
+			"place":{"warmthC":22}}`, seat)))
+		require.NoError(t, err)
+		potted, ruled := false, false
+		for _, s := range p.Sittings {
+			for _, x := range s.Steps {
+				potted = potted || x.Op == treatment.PotIn
+				ruled = ruled || x.Op == treatment.ByRule
+			}
+		}
+		assert.Equal(t, pots, potted, seat)
+		assert.Equal(t, pots, ruled, seat)
+	}
+}
+
+// A sleeping tuber that is potted anew drinks when it grows: once, whatever asks for it.
+func TestASleepingTuberDrinksFirstWhenItGrows(t *testing.T) {
+	for causes, on := range map[string]string{
+		`"dormancy","congested"`: "2026-11-29", `"root-rot","dormancy"`: "2026-12-15",
+	} {
+		p, err := Plan(situationOf(t, fmt.Sprintf(`{"kind":"begonia-tuberhybrida","causes":[%s],"on":%q,
+			"answers":{"medium":"sour","moist":"right","limp":false,"newcomerDays":200},"place":{"warmthC":20}}`, causes, on)))
+		require.NoError(t, err)
+		waits := 0
+		for _, s := range p.Sittings {
+			for _, x := range s.Steps {
+				assert.False(t, s.Day != nil && among(x.Op, treatment.ByRule, treatment.FirstWater), x.Words)
+				if x.Op == treatment.FirstWater {
+					waits++
+				}
+			}
+		}
+		assert.Equal(t, 1, waits, causes)
+	}
+}

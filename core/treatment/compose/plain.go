@@ -78,9 +78,8 @@ const settledDays = 14
 // placeWater leaves out water that the root sitting brings, or that a piece must not
 // have, and waters with better water.
 func placeWater(c *composer, p *plain) bool {
-	if p.cause == cause.Dormancy { // its rest has its own rule
-		p.step.Params.Water = cmp.Or(p.step.Params.Water, c.betterWater())
-		return false
+	if p.cause == cause.Dormancy {
+		return c.restWatered(p)
 	}
 	open := len(p.gate) == 0
 	if c.sitsOnDay() && p.step.Every > 0 && open && p.day <= c.sat+settledDays {
@@ -108,6 +107,12 @@ func placeDish(c *composer, p *plain) bool {
 		return true
 	}
 	return placeWater(c, p)
+}
+
+// restWatered waters a rest by its own rule, with better water: not a bulb that is set dry, which drinks when it grows.
+func (c *composer) restWatered(p *plain) (left bool) {
+	p.step.Params.Water = cmp.Or(p.step.Params.Water, c.betterWater())
+	return p.step.Op == treatment.ByRule && c.habitID == treatment.BulbPlant && c.sitsOnDay()
 }
 
 // ruleSaysHowOften says whether its rule says how often it is watered, and no stick does.

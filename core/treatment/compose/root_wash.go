@@ -282,6 +282,11 @@ func (c *composer) waterAfter(r rootWork, set setting, live bool, water []step) 
 		c.draft.gate(c.ownRoots(), first)
 		return
 	}
+	if c.habitID == treatment.BulbPlant && c.asleep() && !c.gated {
+		c.following(0, rankWater, do(treatment.HoldWater, until(growth))) // what sleeps drinks nothing
+		c.draft.gate(growth, water...)
+		return
+	}
 	days := c.firstWaterDay(r, set, live)
 	rank := rankPieces
 	if days == 0 {

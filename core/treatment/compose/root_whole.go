@@ -192,13 +192,13 @@ func (c *composer) largePot() {
 // growth.
 func (c *composer) restFirst() {
 	c.draft.at(0, rankAfter, do(treatment.ShadeIt, share(0.5)), do(treatment.HoldFeed, until(growth)))
-	if !c.firstRoots() && !c.thirsty && !c.asleep() {
+	if !c.firstRoots() && !c.thirsty && !c.asleep() && !c.livesInWater() {
 		c.draft.at(0, rankWater, do(treatment.ByRule, how("sparingly")))
 	}
 	c.draft.at(7, rankAfter, do(treatment.Supplement, what("weak tonic"), every(14, growth)))
 	c.draft.at(7, rankLook, do(treatment.Look, every(14, growth), note("does anything grow, and are there pests?")))
-	if c.root != nil || c.untied {
-		return // its own root sitting waits for those roots
+	if c.root != nil || c.untied || c.livesInWater() {
+		return // its own root sitting waits for those roots, or they are looked after in its glass
 	}
 	if c.rotLives && c.has(cause.Fusarium, cause.BaseRot, cause.BlackRot) {
 		c.leave(string(treatment.Unpot), rotStillOpen)

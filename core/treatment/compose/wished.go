@@ -120,16 +120,26 @@ func (c *composer) unparted(again func(why string, days int) bool) bool {
 		}
 		c.leave(string(treatment.PartWish), why)
 		return true
-	case c.mostRootsDead():
-		return again("most of its roots were dead: it is divided when it grows on new ones", unwellAsksDays)
-	case c.tooSmall():
-		return again("it has too few growths for two parts: each keeps three or more", 90)
-	case c.undividable() != "":
-		return again(c.undividable(), 90)
-	case c.limpThough() && !c.thirsty:
-		return again("it hangs limp, and parts of a limp plant root badly: it is divided when it stands firm", limpAsksDays)
 	}
-	return false
+	why, days := c.notParted()
+	return why != "" && again(why, days)
+}
+
+// notParted says why it is not divided yet, and after how many days that is asked again; empty where it may be.
+func (c *composer) notParted() (why string, days int) {
+	switch {
+	case c.mostRootsDead():
+		return "most of its roots were dead: it is divided when it grows on new ones", unwellAsksDays
+	case c.sleepsOn():
+		return sleepsStill, unwellAsksDays
+	case c.tooSmall():
+		return "it has too few growths for two parts: each keeps three or more", 90
+	case c.undividable() != "":
+		return c.undividable(), 90
+	case c.limpThough() && !c.thirsty:
+		return "it hangs limp, and parts of a limp plant root badly: it is divided when it stands firm", limpAsksDays
+	}
+	return "", 0
 }
 
 // prunes says whether it branches where it is cut.
