@@ -83,7 +83,7 @@ func TestRootsInTheAirAreNotFlushedThroughAMedium(t *testing.T) {
 // A product that is left out leaves nothing to dry.
 func TestNothingIsDriedThatWasNotWetted(t *testing.T) {
 	for warm, sprays := range map[int]int{31: 0, 30: 1} {
-		situation := fmt.Sprintf(`{"kind":"dossinia-marmorata","causes":["acidovorax"],"on":"2026-06-15",
+		situation := fmt.Sprintf(`{"kind":"cattleya-hybrid","causes":["acidovorax"],"on":"2026-06-15",
 			"answers":{"limp":false,"moist":"right","liveRoots":9},"place":{"warmthC":%d}}`, warm)
 		sprayed, _ := said(t, situation, treatment.LabelDrug)
 		dried, _ := said(t, situation, treatment.CrownDry)

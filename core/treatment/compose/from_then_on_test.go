@@ -215,3 +215,36 @@ func TestASleepingTuberDrinksFirstWhenItGrows(t *testing.T) {
 		assert.Equal(t, 1, waits, causes)
 	}
 }
+
+// What rots at its base and was found dry already gets no water for three days, while that dries; what was found moist
+// gets none until it is due.
+func TestABaseThatRotsDriesBeforeItDrinks(t *testing.T) {
+	for moist, day := range map[string]int{"dry": 3, "due": 3, "right": -1} {
+		situation := fmt.Sprintf(`{"kind":"musa-acuminata-dwarf","causes":["black-rot"],"on":"2026-10-15",
+			"answers":{"moist":%q,"limp":false},"place":{"warmthC":24}}`, moist)
+		assert.Equal(t, day, dayOfFirst(t, situation, treatment.ByRule), moist)
+		held, _ := said(t, situation, treatment.HoldWater)
+		require.Len(t, held, 1, moist)
+		assert.Equal(t, day > 0, strings.Contains(held[0], "until day 3"), held[0])
+	}
+}
+
+// No product is used against bacteria that its kind is not known to have; its marked leaves come off all the same.
+func TestNoProductIsUsedInDoubt(t *testing.T) {
+	for kind, used := range map[string]bool{"begonia-masoniana": false, "phalaenopsis-hybrid": true} {
+		situation := fmt.Sprintf(`{"kind":%q,"causes":["acidovorax"],"on":"2026-09-15","place":{"warmthC":22}}`, kind)
+		drug, _ := said(t, situation, treatment.LabelDrug)
+		off, _ := said(t, situation, treatment.RemoveLeaves)
+		assert.Equal(t, used, len(drug) > 0, kind)
+		assert.NotEmpty(t, off, kind)
+	}
+}
+
+// Water for a piece that is taken today does not end the rest of its mother.
+func TestAMotherIsHeldDryThoughItsPieceDrinks(t *testing.T) {
+	held, _ := said(t, `{"kind":"cycnoches-chlorochilon","causes":["spider-mite","woken-early"],"on":"2026-08-25",
+		"answers":{"moist":"dry","liveRoots":9,"deadRoots":0,"plantlets":2,"limp":true},"choices":{"plantlets":"now"},
+		"place":{"warmthC":20}}`, treatment.HoldWater)
+	require.Len(t, held, 1)
+	assert.Contains(t, held[0], "new roots of 8 cm")
+}

@@ -88,6 +88,7 @@ func placeWater(c *composer, p *plain) bool {
 	if p.step.Op == treatment.FirstWater && len(p.gate) == 0 && c.hasHadWater(p) {
 		return true
 	}
+	c.driesThough(p)
 	if c.wateredElsewhere(p) || p.step.Op == treatment.ByRule && c.doubtful(p.cause) {
 		return true
 	}
@@ -107,6 +108,17 @@ func placeDish(c *composer, p *plain) bool {
 		return true
 	}
 	return placeWater(c, p)
+}
+
+// baseDries is for how many days what rots gets no water though its medium is dry enough for it: its base, which was
+// freed or treated, dries (common practice).
+const baseDries = 3
+
+// driesThough gives water that waits until it is due a day, where it was found due though it rots and is not opened.
+func (c *composer) driesThough(p *plain) {
+	if p.gate.Same(due) && c.feltDue() && c.rotLives && !c.sitsOnDay() && !c.thirsty {
+		p.gate, p.day = nil, baseDries
+	}
 }
 
 // restWatered waters a rest by its own rule, with better water: not a bulb that is set dry, which drinks when it grows.
@@ -161,6 +173,9 @@ func placeHold(c *composer, p *plain) bool {
 	}
 	if p.cause == cause.ColdInjury && c.root != nil && c.gated {
 		p.step.Until = gate.Gate{gate.InRange(3)} // then its roots are worked on
+	}
+	if p.step.Until.Same(due) && c.feltDue() && c.rotLives && !c.sitsOnDay() {
+		p.step.Until = toDay(baseDries)
 	}
 	if p.step.Until.Same(due) && c.foundDue() {
 		p.step = do(treatment.ByRule)

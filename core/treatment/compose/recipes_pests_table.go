@@ -43,6 +43,7 @@ var pestRecipes = []recipe{
 		at(0, t.ByRule, what("medium only, morning")), at(5, t.Look, every(5, quiet),
 			note("hold a marked leaf against the light: do veins bound the marks? Cut nothing before you are sure"))}},
 	{cause.LeafNematode, all, spots},
+	{cause.Acidovorax, notKnownTo(cause.Acidovorax), join(spotsOff, quickly)}, // no product for what is in doubt
 	{cause.Acidovorax, all, []item{at(0, t.Air), at(0, t.ByRule, what("medium only, morning")), leaves(false, 0),
 		at(
 			1,

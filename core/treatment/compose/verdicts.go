@@ -39,7 +39,7 @@ func (h *here) opposites() verdict {
 	if h.gate || !givesWay {
 		return verdict{}
 	}
-	same := h.sameDay()
+	same := slices.DeleteFunc(h.sameDay(), func(x step) bool { return x.Params.For != h.step.Params.For }) // no piece's
 	switch {
 	case op == treatment.Air && slices.ContainsFunc(same, closesCover):
 		return verdict{do: drop, why: "a closed cover stands; it is aired daily"}
