@@ -124,8 +124,8 @@ func (c *composer) drinksToday(list []*sit) []*sit {
 func (c *composer) dueNow() bool {
 	rots := c.rotLives || c.rotUnaccepted()
 	return c.feltDue() && !c.foundTooDry() && c.rootsMayLive() && !rots && c.mayDrink() && !c.piece &&
-		c.seat == facts.InPot && !c.noHole() &&
-		!c.has(cause.NoDrainage, cause.Overwatering, cause.ColdInjury) && c.habitID != treatment.AirPlant &&
+		c.seat == facts.InPot && !c.has(cause.NoDrainage, cause.Overwatering, cause.ColdInjury) &&
+		c.habitID != treatment.AirPlant &&
 		!among(c.kind.WaterRule, plant.WetTray, plant.CupWater, plant.Reservoir, plant.AirRoots)
 }
 
@@ -175,17 +175,22 @@ func smells(x step) bool {
 	return x.Op == treatment.Look && strings.HasSuffix(x.Params.Note, leaveTheRest)
 }
 
+// fifthNow is how a pot without a way out is watered (common practice).
+const fifthNow = "water it now, a fifth of its pot at most, and tip out what stands after an hour."
+
 // drinksNow says how it is watered today.
 func (c *composer) drinksNow() string {
 	switch {
 	case c.runDry():
 		return drawsAgain
+	case c.dueNow() && c.noHole():
+		return "It is due: " + fifthNow
 	case c.dueNow() && c.moist != facts.Bone:
 		return "It is due: water it now until it drips, and let it drain."
 	case c.kind.WaterRule == plant.WetTray:
 		return "It is too dry for it: wet it through from above now, with low-mineral water."
 	case c.has(cause.NoDrainage) || c.noHole():
-		return "It is too dry for it: water it now, a fifth of its pot at most, and tip out what stands after an hour."
+		return "It is too dry for it: " + fifthNow
 	case c.kind.WaterRule == plant.CupWater:
 		return "It is dry through: give it a little water round the rim now, away from its stem, until it is moist."
 	case c.seat == facts.InBasket:

@@ -248,3 +248,25 @@ func TestAMotherIsHeldDryThoughItsPieceDrinks(t *testing.T) {
 	require.Len(t, held, 1)
 	assert.Contains(t, held[0], "new roots of 8 cm")
 }
+
+// A pot without a way out that is due gets a fifth of its pot from above today; one with holes is watered through, or
+// drinks from below where gnats breed in its top.
+func TestADuePotWithoutAHoleGetsALittle(t *testing.T) {
+	for _, c := range []struct {
+		cause string
+		op    treatment.OperatorID
+		holes bool
+		says  string
+	}{
+		{"iron-low", treatment.ByRule, false, "It is due: water it now, a fifth of its pot at most"},
+		{"iron-low", treatment.ByRule, true, "It is due: water it now until it drips"},
+		{"fungus-gnat", treatment.DryTop, false, "It is due: water it now, a fifth of its pot at most"},
+		{"fungus-gnat", treatment.DryTop, true, "It is due: water it from below now"},
+	} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"epipremnum-aureum","causes":[%q],"on":"2026-05-15",
+			"answers":{"moist":"due","limp":false,"potHoles":%v},"place":{"warmthC":22}}`, c.cause, c.holes), c.op)
+		require.Len(t, words, 1, c)
+		assert.True(t, strings.HasPrefix(words[0], c.says), words[0])
+		assert.Equal(t, c.holes && c.cause == "fungus-gnat", strings.Contains(words[0], "from below"), words[0])
+	}
+}

@@ -162,18 +162,30 @@ func (w saying) restWords() string {
 }
 
 func sayDryTop(w saying) string {
-	if w.foundTooDry() && !w.thirsty {
-		return "It is too dry for it: stand it in water now until its surface darkens, and let it drain. From then on let " +
-			"the top quarter dry before each water, and water from below."
+	now := ""
+	switch {
+	case w.thirsty: // it was soaked
+	case w.sealed() && (w.foundTooDry() || w.dueNow()):
+		now = "It is due: " + fifthNow + " "
+	case w.foundTooDry():
+		now = "It is too dry for it: stand it in water now until its surface darkens, and let it drain. "
+	case w.dueNow():
+		now = "It is due: water it from below now, from a dish that is emptied after half an hour. "
 	}
-	if w.dueNow() && !w.thirsty {
-		return "It is due: water it from below now, from a dish that is emptied after half an hour. From then on let the " +
-			"top quarter dry before each water."
+	below := ", and then water from below"
+	if w.sealed() {
+		below = ", and then water a fifth of its pot at most" // nothing rises into it
+	}
+	if now != "" && w.sealed() {
+		return now + "From then on let the top quarter dry before each water."
+	}
+	if now != "" {
+		return now + "From then on let the top quarter dry before each water, and water from below."
 	}
 	if dry, waits := strings.CutPrefix(w.ruleWords(), "when "); waits && !w.driesLittle() { // which is drier than that
-		return "Give no water until " + dry + ", and then water from below."
+		return "Give no water until " + dry + below + "."
 	}
-	return "Let the top quarter dry before the next water, and then water from below."
+	return "Let the top quarter dry before the next water" + below + "."
 }
 
 func sayByRule(w saying) string {
