@@ -146,6 +146,21 @@ func (c *composer) callusSitting(r rootWork) {
 	if r.daily > 7 {
 		c.draft.at(c.sat+1, rankLook, do(treatment.Look, every(1, toDay(c.sat+r.daily))))
 	}
+	c.lookedAtDry(head, c.sat+days+28)
+}
+
+// lookedAtDry looks every two weeks at what stands in dry mix until it grows, from the day on which it is last looked
+// at for its work: months may pass, and nobody looked (common practice).
+func (c *composer) lookedAtDry(head bool, last int) {
+	if head || c.growing() || c.has(cause.Dormancy) || c.quietDays() > 0 { // marks are looked for as long
+		return
+	}
+	then := "Where it folds, and its mix is dry, it gets 20 ml round the rim"
+	if c.is(treatment.Cactus, treatment.BulbPlant) {
+		then = "That it shrinks a little is its rest"
+	}
+	c.draft.at(last+14, rankLook, do(treatment.Look, every(14, growth),
+		note("is it firm? Soft means rot: work on it that day. "+then)))
 }
 
 // bared takes it out, cleans it and lays it on the tray, its head off where the

@@ -270,3 +270,24 @@ func TestADuePotWithoutAHoleGetsALittle(t *testing.T) {
 		assert.Equal(t, c.holes && c.cause == "fungus-gnat", strings.Contains(words[0], "from below"), words[0])
 	}
 }
+
+// What stands in dry mix until spring is looked at until it grows; a cactus or a bulb shrinks by its rest and gets no
+// sip for it. In growth its first water comes soon.
+func TestWhatStandsDryUntilItGrowsIsLookedAt(t *testing.T) {
+	for _, c := range []struct {
+		kind, month, says string
+	}{
+		{"dracaena-trifasciata", "11", "20 ml round the rim"},
+		{"gymnocalycium-mihanovichii", "12", "shrinks a little"},
+		{"hippeastrum-hybrid", "12", "shrinks a little"},
+		{"dracaena-trifasciata", "05", ""},
+	} {
+		looks, _ := said(t, fmt.Sprintf(`{"kind":%q,"causes":["root-rot"],"on":"2026-%s-15",
+			"answers":{"moist":"wet","limp":false},"place":{"warmthC":22}}`, c.kind, c.month), treatment.Look)
+		long := slices.IndexFunc(looks, func(l string) bool {
+			return strings.Contains(l, "until growth is seen: is it firm?")
+		})
+		assert.Equal(t, c.says != "", long >= 0, c)
+		assert.True(t, long < 0 || strings.Contains(looks[long], c.says), looks)
+	}
+}
