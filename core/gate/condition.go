@@ -69,6 +69,7 @@ type Condition struct {
 	Share  float64         `json:"share,omitempty" doc:"Of all its roots, 0 to 1."`
 	Months []time.Month    `json:"months,omitempty" doc:"Months of the northern half."`
 	Any    []Condition     `json:"any,omitempty"`
+	Done   string          `json:"done,omitempty" doc:"Title of the step before it that its days are counted from."`
 }
 
 // Gate is what must be so, all of it; none is no gate.
@@ -129,7 +130,7 @@ func Spring() []time.Month { return []time.Month{time.March, time.April, time.Ma
 // LateWinter are the months before growth.
 func LateWinter() []time.Month { return []time.Month{time.February, time.March} }
 
-// same says whether two conditions want the same.
+// same says whether two conditions want the same, whatever the step is called that their days are counted from.
 func (c Condition) same(d Condition) bool {
 	return c.Is == d.Is && c.Sight == d.Sight && c.Since == d.Since && c.Days == d.Days && c.Looks == d.Looks &&
 		c.N == d.N && c.FromCM == d.FromCM && c.ToCM == d.ToCM && c.Share == d.Share &&

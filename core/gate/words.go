@@ -90,7 +90,11 @@ var wordsOf = map[Is]func(Condition) string{
 		if c.Since == facts.Planned {
 			return fmt.Sprintf("day %d of the plan", c.Days)
 		}
-		return working.Count(c.Days, "day") + " " + sinceWords[c.Since]
+		since := sinceWords[c.Since]
+		if c.Since == facts.Before && c.Done != "" {
+			since = "after “" + c.Done + "”"
+		}
+		return working.Count(c.Days, "day") + " " + since
 	},
 	Seen:    func(c Condition) string { return sightWords[c.Sight] },
 	Counted: Condition.countWords,

@@ -48,7 +48,7 @@ func (c *composer) finish() {
 	for _, s := range list {
 		s.steps = trimmedHousekeeping(tidy(s.steps))
 	}
-	for _, s := range waitedFor(c.homesOfSome(list)) {
+	for _, s := range countedFrom(waitedFor(c.homesOfSome(list))) {
 		out := treatment.Sitting{Kind: s.kind, Slot: s.slot, Gate: s.gate, Held: s.held}
 		if out.Kind == "" {
 			out.Kind = treatment.CareSit
@@ -91,6 +91,31 @@ func waitedFor(list []*sit) (left []*sit) {
 		}
 	}
 	return left
+}
+
+// countedFrom names the step that days are counted from, where a sitting waits some days after the one before it: its
+// first water, what it was set into, or the last thing that was done.
+func countedFrom(list []*sit) []*sit {
+	for i, s := range list {
+		if _, counts := s.later(); !counts || i == 0 {
+			continue
+		}
+		before := list[i-1].steps
+		named := before[len(before)-1]
+		for _, x := range before {
+			if itsFirstWater(x) || homesIt(x) || among(x.Op, treatment.TakeOffset, treatment.PartIt, treatment.FeedIt) {
+				named = x
+			}
+		}
+		o, _ := treatment.OperatorByID(named.Op)
+		s.gate = slices.Clone(s.gate)
+		for j := range s.gate {
+			if s.gate[j].Since == facts.Before {
+				s.gate[j].Done = o.Title
+			}
+		}
+	}
+	return list
 }
 
 // written is the last of some steps of a sitting with its words, and what they tell of it.

@@ -52,7 +52,7 @@ func TestWhatWaitsAfterNothingWaitsAsLong(t *testing.T) {
 	for _, s := range p.Sittings {
 		for _, x := range s.Steps {
 			if x.Op == treatment.FirstWater {
-				assert.Contains(t, s.Gate.Words(), "4 days after the step before it")
+				assert.Contains(t, s.Gate.Words(), "4 days after “Set it in clay over a reservoir”")
 				return
 			}
 		}

@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"tendermend/core/facts"
 	"tendermend/core/treatment"
 )
 
@@ -290,4 +291,26 @@ func TestWhatStandsDryUntilItGrowsIsLookedAt(t *testing.T) {
 		assert.Equal(t, c.says != "", long >= 0, c)
 		assert.True(t, long < 0 || strings.Contains(looks[long], c.says), looks)
 	}
+}
+
+// A step that waits some days after another names it by the title under which the plan shows it.
+func TestAWaitNamesTheStepThatItCountsFrom(t *testing.T) {
+	p, err := Plan(situationOf(t, `{"kind":"aloe-vera","causes":["spent-rosette"],"on":"2026-05-15",
+		"place":{"warmthC":22}}`))
+	require.NoError(t, err)
+	named := 0
+	for i, s := range p.Sittings {
+		for _, c := range s.Gate {
+			if c.Since != facts.Before {
+				continue
+			}
+			named++
+			assert.True(t, slices.ContainsFunc(p.Sittings[i-1].Steps, func(x step) bool {
+				o, _ := treatment.OperatorByID(x.Op)
+				return o.Title == c.Done
+			}), s.Gate.Words())
+			assert.Contains(t, s.Gate.Words(), "after “"+c.Done+"”")
+		}
+	}
+	assert.Positive(t, named)
 }

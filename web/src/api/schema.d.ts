@@ -2821,6 +2821,8 @@ export interface components {
       any?: components["schemas"]["Condition"][];
       /** Format: int64 */
       days?: number;
+      /** @description Title of the step before it that its days are counted from. */
+      done?: string;
       /**
        * Format: double
        * @description How long each is at least, cm.
