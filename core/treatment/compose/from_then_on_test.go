@@ -314,3 +314,22 @@ func TestAWaitNamesTheStepThatItCountsFrom(t *testing.T) {
 	}
 	assert.Positive(t, named)
 }
+
+// Of two pests the faster sets the days of the treatment; what is looked for when it is over lasts, and is looked for
+// no more than once a week. One alone is looked for by its own clock.
+func TestLastingPestsAreLookedForOnceAWeekAtMost(t *testing.T) {
+	for causes, every := range map[string]int{`"broad-mite","armoured-scale"`: weekOfLooks, `"armoured-scale"`: 11} {
+		p, err := Plan(situationOf(t, fmt.Sprintf(`{"kind":"ficus-benjamina","causes":[%s],"on":"2026-08-15",
+			"answers":{"moist":"right","limp":false},"place":{"warmthC":20}}`, causes)))
+		require.NoError(t, err)
+		last := 0
+		for _, s := range p.Sittings {
+			for _, x := range s.Steps {
+				if x.Op == treatment.Look && x.Every > 0 {
+					last = x.Every
+				}
+			}
+		}
+		assert.Equal(t, every, last, causes)
+	}
+}

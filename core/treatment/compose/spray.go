@@ -295,6 +295,9 @@ func (c *composer) lookAfter(list []cause.ID, last int, k clock) {
 		words = anyWashed
 	case lasting:
 		step1, from, words = k.interval, last+k.interval, anyLeft
+		if len(list) > 1 { // the clock is of the fastest of them, and what lasts is not
+			step1 = max(step1, weekOfLooks)
+		}
 		if slices.Contains(list, cause.SoftScale) && len(list) == 1 {
 			from = last + 1
 		}
