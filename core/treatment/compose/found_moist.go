@@ -344,7 +344,11 @@ func (c *composer) drinksFirst(x step) string {
 	case x.Params.How == "half":
 		return "It is too dry for it: give it half of the usual amount now, slowly. From then on: " + lowered(x.Words)
 	case plainRule(x), x.Params.How == "at rest", x.Params.How == "" && whereOfRule[x.Params.What] != "":
-		return c.drinksNow() + " From then on: " + lowered(strings.TrimPrefix(x.Words, itHasRoots))
+		now := c.drinksNow()
+		if x.Params.Water != "" {
+			now = strings.Replace(now, "water it now", "water it now with "+waterKind(saying{c, x}), 1)
+		}
+		return now + " From then on: " + lowered(strings.TrimPrefix(x.Words, itHasRoots))
 	}
 	return x.Words
 }

@@ -333,3 +333,25 @@ func TestLastingPestsAreLookedForOnceAWeekAtMost(t *testing.T) {
 		assert.Equal(t, every, last, causes)
 	}
 }
+
+// What is watered today gets the better water that its cause asks for today.
+func TestTheWaterOfTodayIsTheBetterWater(t *testing.T) {
+	for cause, water := range map[string]string{
+		"chlorine":      "water it now with filtered or day-old water until it drips",
+		"stress-colour": "water it now until it drips",
+	} {
+		words, _ := said(t, fmt.Sprintf(`{"kind":"tradescantia-fluminensis","causes":[%q],"on":"2026-09-15",
+			"answers":{"moist":"due","limp":false},"place":{"warmthC":22}}`, cause), treatment.ByRule)
+		require.NotEmpty(t, words, cause)
+		assert.Contains(t, words[0], water)
+	}
+}
+
+// A mix whose pH is off is measured once more before it is renewed for that alone.
+func TestTheRunOffIsMeasuredOnlyWhereItDecides(t *testing.T) {
+	for causes, measured := range map[string]bool{`"ph-off"`: true, `"ph-off","medium-collapsed"`: false} {
+		looks, _ := said(t, fmt.Sprintf(`{"kind":"dracaena-surculosa","causes":[%s],"on":"2026-10-15",
+			"answers":{"moist":"due","limp":false},"place":{"warmthC":20}}`, causes), treatment.Look)
+		assert.Equal(t, measured, strings.Contains(strings.Join(looks, " "), "measure its run-off once more"), causes)
+	}
+}

@@ -22,11 +22,24 @@ func (c *composer) settle() {
 		c.pieces, c.top, c.root = nil, true, nil // what ails it travels: its top is rooted whole
 	}
 	c.settleChange()
+	c.renewedAnyway()
 	c.keptInGlass()
 	if c.pieces != nil && c.pieces.why == "wish" && c.root != nil {
 		c.leave("propagate", "after the root work, from what grows then")
 		c.pieces = nil
 	}
+}
+
+// renewedAnyway leaves out the measure on which it rests whether a mix that is too sour or too limy is renewed, where
+// something else has that renewed.
+func (c *composer) renewedAnyway() {
+	other := func(id cause.ID) bool { return id != cause.PhOff }
+	if c.root == nil || !slices.ContainsFunc(c.asks, other) {
+		return
+	}
+	c.plain = slices.DeleteFunc(c.plain, func(p plain) bool {
+		return p.cause == cause.PhOff && p.step.Op == treatment.Look && p.day == 0
+	})
 }
 
 // givesUpRoots leaves the roots of what is rooted anew, and says so where they were asked for.
