@@ -34,9 +34,10 @@ func (c *composer) oneTopped() bool {
 // sleepsStill is why what has no leaves or roots is not divided.
 const sleepsStill = "it sleeps: it is divided when it wakes"
 
-// sleepsOn says whether it sleeps, and does for more than a month: its parts would rot before they root.
+// sleepsOn says whether it sleeps, and this is not the last month of its rest: its parts would rot before they root.
 func (c *composer) sleepsOn() bool {
-	return c.asleep() && c.kind.RestsIn(c.month(0)) && c.kind.RestsIn(c.month(30))
+	now := c.month(0)
+	return c.asleep() && c.kind.RestsIn(now) && c.kind.RestsIn(now%12+1)
 }
 
 // dividedIf leaves a division out of the work on its roots where there is nothing to divide: fresh mix and

@@ -107,8 +107,8 @@ var tellsWater = []treatment.OperatorID{
 // wateredOn gives a plant that drinks for its thirst within a few days, or is flushed then, its line for water from
 // then on, where no recipe has one (common practice).
 func (c *composer) wateredOn(list []*sit) []*sit {
-	// What has no way out for water gets a little of it and stays in its pot.
-	sipped := c.thirsty && wettedWithin(list, 1, treatment.FirstWater) != never && !anyHas(list, treatment.Unpot)
+	// What has no way out for water gets a little of it.
+	sipped := c.thirsty && wettedWithin(list, 1, treatment.FirstWater) != never
 	told := slices.ContainsFunc(list, func(s *sit) bool {
 		return slices.ContainsFunc(s.steps, func(x step) bool {
 			return x.Params.For == "" && (among(x.Op, tellsWater...) || !sipped && x.Op == treatment.FirstWater)

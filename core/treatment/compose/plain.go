@@ -172,7 +172,7 @@ func placeHold(c *composer, p *plain) bool {
 		return true
 	}
 	if p.cause == cause.ColdInjury && c.root != nil && c.gated {
-		p.step.Until = gate.Gate{gate.InRange(3)} // then its roots are worked on
+		p.step.Until = gate.Gate{gate.InRange(inRangeDays)} // then its roots are worked on
 	}
 	if p.step.Until.Same(due) && c.feltDue() && c.rotLives && !c.sitsOnDay() {
 		p.step.Until = toDay(baseDries)

@@ -14,6 +14,16 @@ import (
 // said gives what a plan says of an operator, each step with its day; -1 where it waits.
 func said(t *testing.T, situation string, op treatment.OperatorID) (words []string, days []int) {
 	t.Helper()
+	steps, days := stepsSaid(t, situation, op)
+	for _, x := range steps {
+		words = append(words, x.Words)
+	}
+	return words, days
+}
+
+// stepsSaid gives the steps of an operator in a plan, each with its day; -1 where it waits.
+func stepsSaid(t *testing.T, situation string, op treatment.OperatorID) (steps []step, days []int) {
+	t.Helper()
 	p, err := Plan(situationOf(t, situation))
 	require.NoError(t, err, situation)
 	for _, s := range p.Sittings {
@@ -21,7 +31,7 @@ func said(t *testing.T, situation string, op treatment.OperatorID) (words []stri
 			if x.Op != op {
 				continue
 			}
-			words = append(words, x.Words)
+			steps = append(steps, x)
 			if s.Day == nil {
 				days = append(days, -1)
 				continue
@@ -29,7 +39,7 @@ func said(t *testing.T, situation string, op treatment.OperatorID) (words []stri
 			days = append(days, *s.Day)
 		}
 	}
-	return words, days
+	return steps, days
 }
 
 func leftOut(t *testing.T, situation, op string) string {

@@ -20,12 +20,9 @@ var deadRootsOf = []string{"water", "roots", "medium", "pot"}
 // so that nobody need smell below before (common practice).
 const opensSoon = 7
 
-// limpsOf are the causes of other kinds that a plant hangs limp of (common practice).
-var limpsOf = []cause.ID{
-	cause.SettlingIn, cause.Dormancy, cause.WokenEarly, cause.BloomDrain, cause.SaltInjury, cause.SoftenedWater,
-	cause.RootMealybug, cause.RootNematode, cause.RootGrub, cause.Fusarium, cause.SouthernBlight, cause.BlackRot,
-	cause.SoftRot, cause.Girdled, cause.SunScorch, cause.LampBurn, cause.ColdInjury, cause.HeatStress, cause.Ethylene,
-}
+// limpsOf are the causes of other kinds that a plant hangs limp of, with those that roots die of (common practice).
+var limpsOf = append(slices.Clone(killRoots),
+	cause.SettlingIn, cause.BloomDrain, cause.Girdled, cause.SunScorch, cause.LampBurn, cause.Ethylene)
 
 // killRoots are the causes of other kinds that roots die of (common practice).
 var killRoots = []cause.ID{

@@ -97,8 +97,8 @@ func sayTemper(w saying) string {
 		}
 		return said
 	case w.Params.How == warmerNow && w.Facts.Place.WarmthC.Known && w.named && w.airC > w.kind.Temperature[2]:
-		return fmt.Sprintf("It is too warm where it stands: bring it to %g °C or below by steps of half a day, and see that "+
-			"its nights stay above %g °C.", w.kind.Temperature[2], to)
+		return fmt.Sprintf("It is too warm where it stands: bring it to %g °C or below by steps of half a day, and see "+
+			"that its nights stay above %g °C.", w.kind.Temperature[2], to)
 	case w.Params.How == warmerNow && w.Facts.Place.WarmthC.Known && w.airC >= to:
 		return fmt.Sprintf("It is warm enough where it stands: see that its nights stay above %g °C too.", to)
 	case w.Params.How == warmerNow:

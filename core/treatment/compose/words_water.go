@@ -172,15 +172,12 @@ func sayDryTop(w saying) string {
 	case w.dueNow():
 		now = "It is due: water it from below now, from a dish that is emptied after half an hour. "
 	}
-	below := ", and then water from below"
-	if w.sealed() {
-		below = ", and then water a fifth of its pot at most" // nothing rises into it
-	}
-	if now != "" && w.sealed() {
-		return now + "From then on let the top quarter dry before each water."
+	again, below := ", and water from below", ", and then water from below"
+	if w.sealed() { // nothing rises into it
+		again, below = "", ", and then water a fifth of its pot at most"
 	}
 	if now != "" {
-		return now + "From then on let the top quarter dry before each water, and water from below."
+		return now + "From then on let the top quarter dry before each water" + again + "."
 	}
 	if dry, waits := strings.CutPrefix(w.ruleWords(), "when "); waits && !w.driesLittle() { // which is drier than that
 		return "Give no water until " + dry + below + "."
