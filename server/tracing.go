@@ -26,20 +26,27 @@ type tracing struct {
 	cause      cause.ID
 	today      day.Day
 
-	met      map[uuid.UUID]store.Met        // every plant that is traced
-	known    map[uuid.UUID]store.Outbreaker // every plant that is named
-	sick     []exposure.Sick
-	found    map[uuid.UUID]day.Day // when each of them was found to have it
-	contacts []exposure.Contact
-	asked    map[uuid.UUID]bool // of whom the contacts were asked for
-	kinds    plant.Kinds
-	exposed  []exposure.Exposed
-	told     []exposure.Exposed              // those of them that are listed
-	more     int                             // how many others want one look
-	moreOn   *day.Day                        // and when
-	from     map[uuid.UUID][]exposure.Origin // where each that has it may have it from
-	shares   map[uuid.UUID]working.Amount    // how the first share of these was worked out
-	past     []store.Ending
+	met     map[uuid.UUID]*metPlant        // every plant of which it matters who it is
+	known   map[uuid.UUID]store.Outbreaker // every plant that is named
+	sick    []exposure.Sick
+	found   map[uuid.UUID]day.Day // when each of them was found to have it
+	web     *exposure.Web
+	asked   map[uuid.UUID]bool // of whom the contacts were asked for
+	kinds   plant.Kinds
+	likes   map[string]float64 // how well the cause likes a kind, as far as it was asked
+	exposed []exposure.Exposed
+	told    []exposure.Exposed              // those of them that are listed
+	more    int                             // how many others want one look
+	moreOn  *day.Day                        // and when
+	from    map[uuid.UUID][]exposure.Origin // where each that has it may have it from
+	shares  map[uuid.UUID]working.Amount    // how the first share of these was worked out
+	past    []store.Ending
+}
+
+// metPlant is a plant with what counts for it in what is traced.
+type metPlant struct {
+	store.Met
+	exposure.Host
 }
 
 // mostToldOnce is how many plants are listed that want no more than one look: beyond that, their
@@ -54,11 +61,14 @@ const mostSick = 60
 // whom they had to do with.
 func (t *tracing) gather(ctx context.Context, only *uuid.UUID) (err error) {
 	s := t.store
+	if t.kinds, err = s.Kinds(ctx, t.collection); err != nil {
+		return err
+	}
 	having, err := s.HavingOrWatched(ctx, t.collection, t.cause)
 	if err != nil {
 		return err
 	}
-	t.met, t.known = map[uuid.UUID]store.Met{}, map[uuid.UUID]store.Outbreaker{}
+	t.met, t.known, t.likes = map[uuid.UUID]*metPlant{}, map[uuid.UUID]store.Outbreaker{}, map[string]float64{}
 	t.found, t.asked = map[uuid.UUID]day.Day{}, map[uuid.UUID]bool{}
 	for _, o := range having {
 		t.knows(o)
@@ -75,9 +85,6 @@ func (t *tracing) gather(ctx context.Context, only *uuid.UUID) (err error) {
 		}
 	}
 	if t.past, err = s.EndedOf(ctx, t.collection, t.cause, t.today-exposure.PastDays); err != nil {
-		return err
-	}
-	if t.kinds, err = s.Kinds(ctx, t.collection); err != nil {
 		return err
 	}
 	if err := t.trace(ctx); err != nil {
@@ -102,16 +109,31 @@ func (t *tracing) asIf(ctx context.Context, plant uuid.UUID) error {
 	return nil
 }
 
-func (t *tracing) knows(o store.Outbreaker) { t.known[o.ID], t.met[o.ID] = o, o.Met }
+func (t *tracing) knows(o store.Outbreaker) {
+	t.known[o.ID] = o
+	t.meets(&metPlant{Met: o.Met})
+}
+
+// meets keeps of a plant what counts for it.
+func (t *tracing) meets(m *metPlant) {
+	likes, asked := t.likes[m.Profile]
+	if !asked {
+		likes = t.liking(m.Profile)
+		t.likes[m.Profile] = likes
+	}
+	m.Host = exposure.Host{Liking: likes, Clean: m.CleanOf(t.cause)}
+	t.met[m.ID] = m
+}
 
 func (t *tracing) has(o store.Outbreaker, found day.Day) {
 	t.found[o.ID] = found
-	since := exposure.SinceWhen(t.cause, found, o.CameOn, o.CleanOf(t.cause))
+	since := exposure.SinceWhen(t.cause, found, o.CameOn, t.met[o.ID].Clean)
 	t.sick = append(t.sick, exposure.Sick{Plant: o.ID, Since: since})
 }
 
 // trace asks for the contacts of what has it, then of what may hand it on, and works out
-// who may have caught it.
+// who may have caught it. Who a plant is is asked of those alone for which it matters: thousands
+// that one had in hands can hardly have caught it, whoever they are.
 func (t *tracing) trace(ctx context.Context) error {
 	since := t.today
 	asked := make([]uuid.UUID, len(t.sick))
@@ -120,53 +142,59 @@ func (t *tracing) trace(ctx context.Context) error {
 		found := t.found[one.Plant]
 		since = min(since, one.Since, found-exposure.Reach(t.cause, found))
 	}
+	t.web = exposure.Weave(t.question())
 	if len(asked) == 0 {
 		return nil
 	}
 	if err := t.tied(ctx, asked, since, true); err != nil {
 		return err
 	}
-	t.exposed = exposure.Trace(t.question())
-	next, from := exposure.HandingOn(t.question(), t.exposed)
-	if next = next[:min(len(next), mostSick)]; len(next) == 0 {
-		return nil
-	}
-	if err := t.tied(ctx, next, from, false); err != nil {
+	if err := t.meet(ctx, t.web.WhoMatters(exposure.HandsOn)); err != nil {
 		return err
 	}
-	t.exposed = exposure.Trace(t.question())
+	next, from := t.web.HandingOn(t.web.Trace())
+	if next = next[:min(len(next), mostSick)]; len(next) > 0 {
+		if err := t.tied(ctx, next, from, false); err != nil {
+			return err
+		}
+	}
+	if err := t.meet(ctx, t.web.WhoMatters(exposure.Told)); err != nil {
+		return err
+	}
+	t.exposed = t.web.Trace()
 	return nil
 }
 
 // tied adds the contacts of plants since a day, with what was had in hands before them where that
-// is asked for, and who they are with.
+// is asked for.
 func (t *tracing) tied(ctx context.Context, plants []uuid.UUID, since day.Day, before bool) error {
 	more, err := t.store.Contacts(ctx, t.collection, plants, since, t.today, before)
 	if err != nil {
 		return err
 	}
-	t.contacts = slices.Grow(t.contacts, len(more))
-	unknown := map[uuid.UUID]bool{}
-	for _, c := range more {
-		if t.asked[c.From] || t.asked[c.To] {
-			continue // all that one had to do with was asked for before
-		}
-		t.contacts = append(t.contacts, c)
-		for _, id := range [...]uuid.UUID{c.From, c.To} {
-			if _, known := t.met[id]; !known {
-				unknown[id] = true
-			}
-		}
-	}
+	t.web.Add(slices.DeleteFunc(more, func(c exposure.Contact) bool {
+		return t.asked[c.From] || t.asked[c.To] // all that one had to do with was asked for before
+	}))
 	for _, id := range plants {
 		t.asked[id] = true
 	}
+	return nil
+}
+
+// meet asks who plants are that are not known yet.
+func (t *tracing) meet(ctx context.Context, ids []uuid.UUID) error {
+	unknown := slices.DeleteFunc(ids, func(id uuid.UUID) bool { _, known := t.met[id]; return known })
 	if len(unknown) == 0 {
 		return nil
 	}
-	met, err := t.store.WereMet(ctx, t.collection, slices.Collect(maps.Keys(unknown)))
-	for _, m := range met {
-		t.met[m.ID] = m
+	met, err := t.store.WereMet(ctx, t.collection, unknown)
+	known := make(map[uuid.UUID]*metPlant, len(t.met)+len(met))
+	maps.Copy(known, t.met)
+	t.met = known
+	plants := make([]metPlant, len(met))
+	for i, m := range met {
+		plants[i].Met = m
+		t.meets(&plants[i])
 	}
 	return err
 }
@@ -177,8 +205,7 @@ func (t *tracing) tied(ctx context.Context, plants []uuid.UUID, since day.Day, b
 func (t *tracing) choose() {
 	once := 0
 	for _, e := range t.exposed {
-		listed := t.role(t.known[e.Plant]) != ""
-		if e.Act == exposure.Nothing || listed || !t.met[e.Plant].Here {
+		if e.Act == exposure.Nothing || !t.met[e.Plant].Here || t.role(t.known[e.Plant]) != "" {
 			continue
 		}
 		if e.Act == exposure.LookOnce {
@@ -216,23 +243,13 @@ func (t *tracing) name(ctx context.Context) error {
 }
 
 func (t *tracing) question() exposure.Question {
-	liking := map[string]float64{} // by kind
-	return exposure.Question{
-		Cause: t.cause, On: t.today, Sick: t.sick, Contacts: t.contacts,
-		Liking: func(id uuid.UUID) float64 {
-			of := t.met[id].Profile
-			if _, asked := liking[of]; !asked {
-				liking[of] = t.liking(of)
-			}
-			return liking[of]
-		},
-		Clean: func(id uuid.UUID) (day.Day, bool) {
-			if on := t.met[id].CleanOf(t.cause); on != nil {
-				return *on, true
-			}
-			return 0, false
-		},
-	}
+	return exposure.Question{Cause: t.cause, On: t.today, Sick: t.sick, Who: func(id uuid.UUID) (exposure.Host, bool) {
+		m, known := t.met[id]
+		if !known {
+			return exposure.Host{}, false
+		}
+		return m.Host, true
+	}}
 }
 
 // liking is how well the cause likes a kind.
@@ -358,7 +375,7 @@ func (t *tracing) back() {
 	t.from, t.shares = map[uuid.UUID][]exposure.Origin{}, map[uuid.UUID]working.Amount{}
 	for _, sick := range t.sick {
 		me, found := t.known[sick.Plant], t.found[sick.Plant]
-		from := exposure.Back(t.question(), exposure.Find{
+		from := t.web.Back(exposure.Find{
 			Plant: sick.Plant, On: found, Came: me.CameOn, Suspect: me.BadSource,
 		}, func(id uuid.UUID) exposure.Suspect { return t.suspect(id, found, ended) })
 		t.shares[sick.Plant] = exposure.ShareAmount(from)
@@ -378,7 +395,10 @@ func (t *tracing) origins() []OutbreakOrigin {
 
 // suspect is what speaks for a plant as the one from which another has it.
 func (t *tracing) suspect(id uuid.UUID, found day.Day, ended map[uuid.UUID]day.Day) exposure.Suspect {
-	o, clean := t.known[id], t.met[id].CleanOf(t.cause)
+	o, m := t.known[id], t.met[id]
+	if m == nil {
+		return exposure.Suspect{}
+	}
 	since, had := t.found[id]
 	if opened, was := ended[id]; was && !had {
 		since, had = opened, opened <= found
@@ -391,8 +411,8 @@ func (t *tracing) suspect(id uuid.UUID, found day.Day, ended map[uuid.UUID]day.D
 		since = found
 	}
 	return exposure.Suspect{
-		Had:   exposure.Prior(had, chance, exposure.Lately(t.cause, found, t.met[id].CameOn, clean)),
-		Since: exposure.SinceWhen(t.cause, since, t.met[id].CameOn, clean),
+		Had:   exposure.Prior(had, chance, exposure.Lately(t.cause, found, m.CameOn, m.Clean)),
+		Since: exposure.SinceWhen(t.cause, since, m.CameOn, m.Clean),
 	}
 }
 

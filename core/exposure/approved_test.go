@@ -10,7 +10,7 @@ import (
 func TestTablesStayAsTheyWereApproved(t *testing.T) {
 	approve.Tables(t, map[string]any{
 		"limits": []any{hadIt, newcomer, anyPlant, cameWith, cameBad, fromNobody, MayHave, sitting,
-			diseaseDays, slowDays, afterEggs, unseen, PastDays, atOnce, nowFrom, watchFrom, lookFrom, passedOn,
+			diseaseDays, slowDays, afterEggs, unseen, PastDays, atOnce, nowFrom, watchFrom, lookFrom, HandsOn,
 			LikingUnknown},
 		"slow":    []any{slow, looksOfSlow, once},
 		"hazards": hazards,

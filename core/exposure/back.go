@@ -80,9 +80,10 @@ type Find struct {
 // Back gives where a plant may have a cause from, likeliest first: each plant that was tied to it
 // up to the find, by what speaks for it; itself when it came lately, and nobody here. Shares add
 // up to 1.
-func Back(q Question, found Find, suspect func(uuid.UUID) Suspect) []Origin {
+func (w *Web) Back(found Find, suspect func(uuid.UUID) Suspect) []Origin {
+	q := w.Question
 	q.On = found.On
-	reach, how := Reach(q.Cause, found.On), carriedBy(q.Cause)
+	reach := Reach(q.Cause, found.On)
 	from := []Origin{{Share: fromNobody}}
 	if found.Came >= found.On-reach {
 		weight := cameWith
@@ -91,10 +92,11 @@ func Back(q Question, found Find, suspect func(uuid.UUID) Suspect) []Origin {
 		}
 		from = append(from, Origin{Share: weight, Came: true})
 	}
-	to, cleared := q.tiedTo(found.Plant), q.cleared(found.Plant, q.generations())
-	for _, id := range slices.SortedFunc(maps.Keys(to), byID) {
+	host, _ := w.who(found.Plant)
+	ties, cleared := w.leadingTo(found.Plant), host.cleared(w.generation)
+	for _, id := range slices.SortedFunc(maps.Keys(ties), byID) {
 		s := suspect(id)
-		leg, crossed := q.leg(how, to[id], max(s.Since, found.On-reach, cleared))
+		leg, crossed := q.leg(w.how, ties[id], max(s.Since, found.On-reach, cleared))
 		if crossed {
 			from = append(from, Origin{Plant: id, Share: s.Had * leg.Chance, Leg: &leg})
 		}
@@ -110,17 +112,22 @@ func Back(q Question, found Find, suspect func(uuid.UUID) Suspect) []Origin {
 	return from
 }
 
-// tiedTo files the contacts that lead to a plant under each plant that they come from.
-func (q Question) tiedTo(plant uuid.UUID) map[uuid.UUID][]Contact {
+// leadingTo files the contacts that lead to a plant under each plant that they come from.
+func (w *Web) leadingTo(plant uuid.UUID) map[uuid.UUID][]Contact {
 	from := map[uuid.UUID][]Contact{}
-	for _, c := range q.Contacts {
-		switch {
-		case c.To == plant:
-			from[c.From] = append(from[c.From], c)
-		case c.From == plant && !c.Tie.oneWay():
-			c.From, c.To = c.To, c.From
-			from[c.From] = append(from[c.From], c)
-		}
+	number, known := w.numbers[plant]
+	if !known {
+		return from
 	}
+	w.eachWay(func(_, to, contact int32, back bool) {
+		if to != number {
+			return
+		}
+		c := w.Contacts[contact]
+		if back {
+			c.From, c.To = c.To, c.From
+		}
+		from[c.From] = append(from[c.From], c)
+	})
 	return from
 }

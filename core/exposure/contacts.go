@@ -94,22 +94,29 @@ const sitting = 3 * time.Hour
 // one sitting, and that one blade cut after them without being cleaned; and, where it is asked
 // for, with those that were had and cut before them.
 func Working(of map[uuid.UUID]bool, all []Worked, before bool) []Contact {
-	all = slices.Clone(all)
-	slices.SortFunc(all, func(x, y Worked) int {
+	type had struct {
+		*Worked
+		asked bool
+	}
+	order := make([]had, len(all))
+	for i := range all {
+		order[i] = had{&all[i], of[all[i].Plant]}
+	}
+	slices.SortFunc(order, func(x, y had) int {
 		return cmp.Or(cmp.Compare(x.On, y.On), cmp.Compare(x.By, y.By), x.At.Compare(y.At), byID(x.Plant, y.Plant))
 	})
 	var list []Contact
-	for i := range all {
-		if !of[all[i].Plant] {
+	for i, one := range order {
+		if !one.asked {
 			continue
 		}
-		for j := i - 1; before && j >= 0 && inOneSitting(&all[j], &all[i]); j-- {
-			if !of[all[j].Plant] { // else it is told from there
-				list = append(list, passed(&all[j], &all[i])...)
+		for j := i - 1; before && j >= 0 && inOneSitting(order[j].Worked, one.Worked); j-- {
+			if !order[j].asked { // else it is told from there
+				list = passed(list, order[j].Worked, one.Worked)
 			}
 		}
-		for j := i + 1; j < len(all) && inOneSitting(&all[i], &all[j]); j++ {
-			list = append(list, passed(&all[i], &all[j])...)
+		for j := i + 1; j < len(order) && inOneSitting(one.Worked, order[j].Worked); j++ {
+			list = passed(list, one.Worked, order[j].Worked)
 		}
 	}
 	return list
@@ -120,13 +127,13 @@ func inOneSitting(first, next *Worked) bool {
 	return next.On == first.On && next.By == first.By && next.At.Sub(first.At) <= sitting
 }
 
-// passed are the contacts by which hands, and a blade, went from one plant to the next.
-func passed(first, next *Worked) []Contact {
+// passed adds the contacts by which hands, and a blade, went from one plant to the next.
+func passed(list []Contact, first, next *Worked) []Contact {
 	c := Contact{From: first.Plant, To: next.Plant, Tie: Session, Since: first.On, Until: first.On}
-	if !first.Blade || !next.Blade || first.Cleaned || next.Cleaned {
-		return []Contact{c}
+	list = append(list, c)
+	if first.Blade && next.Blade && !first.Cleaned && !next.Cleaned {
+		c.Tie = Blade
+		list = append(list, c)
 	}
-	cut := c
-	cut.Tie = Blade
-	return []Contact{c, cut}
+	return list
 }

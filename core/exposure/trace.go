@@ -3,7 +3,6 @@ package exposure
 import (
 	"bytes"
 	"cmp"
-	"math"
 	"slices"
 
 	"github.com/google/uuid"
@@ -25,25 +24,16 @@ type Question struct {
 	On       day.Day
 	Sick     []Sick
 	Contacts []Contact
-	// Liking is how well the cause likes a plant, 0-1; nil where it likes all alike.
-	Liking func(uuid.UUID) float64
-	// Clean is the last day on which a plant was looked at and had nothing of the kind.
-	Clean func(uuid.UUID) (day.Day, bool)
+	// Who tells of a plant what counts for it; false where nobody asked who it is, and it is passed over. Nil where all
+	// are alike, and nobody looked at any.
+	Who func(uuid.UUID) (Host, bool)
 }
 
-// Leg is one crossing from a plant to another.
-type Leg struct {
-	From   uuid.UUID `json:"from"`
-	To     uuid.UUID `json:"to"`
-	Ties   []Held    `json:"ties" doc:"What tied them, the weightiest first."`
-	Chance float64   `json:"chance" doc:"That it crossed here, 0-1, before how well it likes the plant."`
-}
-
-// Held is a contact as it counts; what happened on several days in one way is one.
-type Held struct {
-	Contact
-	Times  int     `json:"times" doc:"Days together, or how often it happened."`
-	Hazard float64 `json:"hazard" doc:"The chance each day, or that time, 0-1."`
+// Host is what counts for a plant whoever it may have a cause from.
+type Host struct {
+	Liking float64 // how well the cause likes it, 0-1
+	// Clean is the last day on which it was looked at and had nothing of the kind; nil where nobody looked.
+	Clean *day.Day
 }
 
 // Exposed is a plant that may have caught it.
@@ -56,12 +46,9 @@ type Exposed struct {
 	Act    Act
 	Looks  []day.Day // days on which to look
 
-	web *web
+	web *Web
 	way way
 }
-
-// Legs tell the likeliest way to it from a plant that has it: one leg, or two.
-func (e Exposed) Legs() []Leg { return e.web.legs(e.web.numbers[e.Plant], e.way) }
 
 // Act is what an exposed plant wants.
 type Act string
@@ -95,45 +82,54 @@ func ActOn(chance float64) Act {
 // Trace gives the plants that may have caught a cause, likeliest first: from each that
 // has it, straight or by one plant between, always forward in time; of several ways the
 // likeliest is told, and ways from different plants add up. Those that have it are not
-// named, nor what no tie reaches.
-func Trace(q Question) []Exposed {
-	w := laidOut(q)
-	best, none := make([]way, len(w.plants)), make([]float64, len(w.plants))
-	ways := make([]way, len(w.plants))
-	for i := range q.Sick {
-		clear(ways)
-		w.from(&q.Sick[i], ways)
-		for to, one := range ways {
-			switch before := best[to]; {
-			case one.sick == nil:
-			case before.sick == nil:
-				best[to], none[to] = one, 1-one.chance
-			default:
-				none[to] *= 1 - one.chance
-				if one.chance > before.chance {
-					best[to] = one
-				}
-				best[to].since = min(before.since, one.since)
-			}
+// named, nor what no tie reaches, nor who is passed over.
+func (w *Web) Trace() []Exposed {
+	r := w.reachedBy(w.who)
+	looks := map[Act][]day.Day{}
+	for _, act := range []Act{WatchNow, Watch, LookOnce, Nothing} {
+		looks[act] = Looks(w.Cause, w.On, act)
+	}
+	type ranked struct {
+		chance float64
+		plant  int32
+	}
+	order := make([]ranked, 0, len(r.best))
+	for i, one := range r.best {
+		if one.sick != nil {
+			order = append(order, ranked{1 - r.none[i], int32(i)})
 		}
 	}
-	return w.told(best, none)
+	slices.SortFunc(order, func(x, y ranked) int {
+		return cmp.Or(cmp.Compare(y.chance, x.chance), byID(w.plants[x.plant], w.plants[y.plant]))
+	})
+	list := make([]Exposed, len(order))
+	for i, one := range order {
+		act := ActOn(one.chance)
+		list[i] = Exposed{
+			Plant: w.plants[one.plant], Chance: one.chance, Liking: r.host[one.plant].liking, Since: r.best[one.plant].since,
+			Shows: w.On + w.incubation, Act: act, Looks: looks[act], web: w, way: r.best[one.plant],
+		}
+	}
+	return list
 }
 
 func byID(x, y uuid.UUID) int { return bytes.Compare(x[:], y[:]) }
 
-// passedOn is from which chance on a plant may have handed it on to others: under that
+// HandsOn is from which chance on a plant may have handed it on to others: under that
 // nobody asks who stood beside it.
-const passedOn = watchFrom
+const HandsOn = watchFrom
+
+// Told is from which chance on a plant is told of: under that nothing is done.
+const Told = lookFrom
 
 // HandingOn gives those of the exposed that may have handed it on by the day that is asked about,
 // the likeliest first, and the first day on which one of them may have: one incubation after it
 // caught it.
-func HandingOn(q Question, exposed []Exposed) (plants []uuid.UUID, from day.Day) {
+func (q Question) HandingOn(exposed []Exposed) (plants []uuid.UUID, from day.Day) {
 	incubation := day.Day(IncubationDays(q.Cause, q.On))
 	from = q.On
 	for _, e := range exposed {
-		if e.Chance >= passedOn && e.Since+incubation <= q.On {
+		if e.Chance >= HandsOn && e.Since+incubation <= q.On {
 			plants = append(plants, e.Plant)
 			from = min(from, e.Since+incubation)
 		}
@@ -146,83 +142,11 @@ const LikingUnknown = .7
 
 // cleared is the day before which nothing counts for a plant: a look without a find
 // says that it had nothing one generation before.
-func (q Question) cleared(id uuid.UUID, generation func(day.Day) day.Day) day.Day {
-	if q.Clean == nil {
+func (h Host) cleared(generation func(day.Day) day.Day) day.Day {
+	if h.Clean == nil {
 		return 0
 	}
-	on, looked := q.Clean(id)
-	if !looked {
-		return 0
-	}
-	return on - generation(on)
-}
-
-// generations gives how long the cause takes to show from a day on, and works it out once for each.
-func (q Question) generations() func(day.Day) day.Day {
-	known := map[day.Day]day.Day{}
-	return func(on day.Day) day.Day {
-		days, asked := known[on]
-		if !asked {
-			days = day.Day(IncubationDays(q.Cause, on))
-			known[on] = days
-		}
-		return days
-	}
-}
-
-// crossing adds up what ties one plant to another from a day on: the chance that the cause crossed, and since when it
-// may have.
-type crossing struct {
-	since, on day.Day
-	none      float64 // the chance that it did not
-	began     day.Day
-	crossed   bool
-}
-
-// add counts a contact; how often, and with which chance each time: never where it counts for nothing.
-func (x *crossing) add(how carrier, c *Contact) (times int, hazard float64) {
-	times, hazard = c.times(x.since, x.on), how.hazard(c)
-	if times == 0 || hazard == 0 {
-		return 0, 0
-	}
-	if !x.crossed {
-		x.none = 1
-	}
-	x.none *= math.Pow(1-hazard, float64(times))
-	if at := max(c.Since, x.since); !x.crossed || at < x.began {
-		x.began = at
-	}
-	x.crossed = true
-	return times, hazard
-}
-
-// leg tells what ties one plant to another from a day on; false where nothing counts.
-func (q Question) leg(how carrier, contacts []Contact, since day.Day) (leg Leg, crossed bool) {
-	all := crossing{since: since, on: q.On}
-	leg.Ties = make([]Held, 0, len(contacts))
-	for _, c := range contacts {
-		if n, h := all.add(how, &c); n > 0 {
-			leg.From, leg.To = c.From, c.To
-			leg.hold(Held{c, n, h})
-		}
-	}
-	leg.Chance = 1 - all.none
-	slices.SortStableFunc(leg.Ties, func(x, y Held) int {
-		return cmp.Compare(y.Hazard*float64(y.Times), x.Hazard*float64(x.Times))
-	})
-	return leg, all.crossed
-}
-
-// hold adds a contact to a leg: hands and blades of several days are told as one.
-func (l *Leg) hold(h Held) {
-	for i := range l.Ties {
-		if t := &l.Ties[i]; h.Tie.oneWay() && t.Tie == h.Tie {
-			t.Times += h.Times
-			t.Since, t.Until = min(t.Since, h.Since), max(t.Until, h.Until)
-			return
-		}
-	}
-	l.Ties = append(l.Ties, h)
+	return *h.Clean - generation(*h.Clean)
 }
 
 // LikingOf gives how well a cause likes a kind: pests that come to it often 1, sometimes

@@ -39,8 +39,8 @@ func TestTheWorkedExampleOfAnExposure(t *testing.T) {
 		tie(a, b, exposure.Touching, 0, 20), tie(a, c, exposure.Beside, 0, 20),
 		tie(b, d, exposure.Tray, 5, 30), tie(a, d, exposure.Apart, 0, 30))
 	likes := map[uuid.UUID]float64{b: 1, c: .7, d: 1}
-	q.Liking = func(id uuid.UUID) float64 { return likes[id] }
-	found := exposure.Trace(q)
+	q.Who = func(id uuid.UUID) (exposure.Host, bool) { return exposure.Host{Liking: likes[id]}, true }
+	found := exposure.Weave(q).Trace()
 	require.Len(t, found, 3)
 	for i, want := range []struct {
 		plant  uuid.UUID
@@ -69,7 +69,7 @@ func TestChancesOfSingleTies(t *testing.T) {
 		{"a tray carries water", cause.RootRot, []exposure.Contact{tie(a, b, exposure.Tray, 0, 1)}, .04},
 	} {
 		t.Run(one.what, func(t *testing.T) {
-			found := exposure.Trace(ask(one.cause, 40, one.contacts...))
+			found := exposure.Weave(ask(one.cause, 40, one.contacts...)).Trace()
 			require.Len(t, found, 1)
 			assert.InDelta(t, one.want, found[0].Chance, .0006)
 		})
@@ -77,7 +77,7 @@ func TestChancesOfSingleTies(t *testing.T) {
 }
 
 func TestWhatStaysWhereItIsExposesNobody(t *testing.T) {
-	assert.Empty(t, exposure.Trace(ask(cause.Overwatering, 30, tie(a, b, exposure.Touching, 0, 30))))
+	assert.Empty(t, exposure.Weave(ask(cause.Overwatering, 30, tie(a, b, exposure.Touching, 0, 30))).Trace())
 }
 
 func TestWhatAChanceAsksFor(t *testing.T) {
@@ -98,31 +98,32 @@ func TestWaysRunForwardInTime(t *testing.T) {
 	generation := day.Day(exposure.IncubationDays(cause.SpiderMite, start))
 	early := ask(cause.SpiderMite, 90,
 		tie(a, b, exposure.Touching, 10, 60), tie(b, c, exposure.Touching, 0, 10+generation))
-	assert.Len(t, exposure.Trace(early), 1, "b met c only before it could hand it on")
+	assert.Len(t, exposure.Weave(early).Trace(), 1, "b met c only before it could hand it on")
 	late := ask(cause.SpiderMite, 90,
 		tie(a, b, exposure.Touching, 10, 60), tie(b, c, exposure.Touching, 0, 10+generation+1))
-	require.Len(t, exposure.Trace(late), 2)
-	assert.Len(t, exposure.Trace(late)[1].Legs(), 2)
-	assert.Empty(t, exposure.Trace(ask(cause.SpiderMite, 90, tie(b, a, exposure.Session, 5, 5))),
+	require.Len(t, exposure.Weave(late).Trace(), 2)
+	assert.Len(t, exposure.Weave(late).Trace()[1].Legs(), 2)
+	assert.Empty(t, exposure.Weave(ask(cause.SpiderMite, 90, tie(b, a, exposure.Session, 5, 5))).Trace(),
 		"hands that had b before a carried nothing to b")
-	assert.Len(t, exposure.Trace(ask(cause.SpiderMite, 90, tie(a, b, exposure.Session, 5, 5))), 1)
+	assert.Len(t, exposure.Weave(ask(cause.SpiderMite, 90, tie(a, b, exposure.Session, 5, 5))).Trace(), 1)
 }
 
 func TestALookWithoutAFindClearsWhatIsAGenerationOld(t *testing.T) {
 	generation := day.Day(exposure.IncubationDays(cause.SpiderMite, start))
 	q := ask(cause.SpiderMite, 60, tie(a, b, exposure.Touching, 0, 10))
-	q.Clean = func(uuid.UUID) (day.Day, bool) { return start + 10 + generation, true }
-	assert.Empty(t, exposure.Trace(q))
-	q.Clean = func(uuid.UUID) (day.Day, bool) { return start + 9 + generation, true }
-	require.Len(t, exposure.Trace(q), 1)
-	assert.InDelta(t, .03, exposure.Trace(q)[0].Chance, 1e-9, "one day counts still")
+	clean := start + 10 + generation
+	q.Who = func(uuid.UUID) (exposure.Host, bool) { return exposure.Host{Liking: 1, Clean: &clean}, true }
+	assert.Empty(t, exposure.Weave(q).Trace())
+	clean--
+	require.Len(t, exposure.Weave(q).Trace(), 1)
+	assert.InDelta(t, .03, exposure.Weave(q).Trace()[0].Chance, 1e-9, "one day counts still")
 }
 
 // Two that have it reach a third as two chances that are asked apart.
 func TestWaysFromSeveralAddUp(t *testing.T) {
 	q := ask(cause.Mealybug, 30, tie(a, c, exposure.Touching, 0, 10), tie(b, c, exposure.Touching, 0, 10))
 	q.Sick = append(q.Sick, exposure.Sick{Plant: b, Since: start})
-	found := exposure.Trace(q)
+	found := exposure.Weave(q).Trace()
 	require.Len(t, found, 1)
 	assert.InDelta(t, 1-math.Pow(.97, 20), found[0].Chance, 1e-9)
 }
@@ -173,7 +174,7 @@ func TestWhereItMayHaveComeFrom(t *testing.T) {
 		b: {Had: exposure.Prior(true, 0, false), Since: start},
 		c: {Had: exposure.Prior(false, 0, false), Since: start},
 	}
-	from := exposure.Back(q, find, func(id uuid.UUID) exposure.Suspect { return suspects[id] })
+	from := exposure.Weave(q).Back(find, func(id uuid.UUID) exposure.Suspect { return suspects[id] })
 	require.Len(t, from, 3)
 	assert.Equal(t, b, from[0].Plant, "the one that had it")
 	all := 0.0
@@ -182,7 +183,7 @@ func TestWhereItMayHaveComeFrom(t *testing.T) {
 	}
 	assert.InDelta(t, 1, all, 1e-9)
 	find.Came = start + 50
-	brought := exposure.Back(ask(cause.Mealybug, 60), find, nil)
+	brought := exposure.Weave(ask(cause.Mealybug, 60)).Back(find, nil)
 	require.Len(t, brought, 2)
 	assert.True(t, brought[0].Came, "it came lately: it brought it")
 }
@@ -254,14 +255,15 @@ func TestWhoCameLately(t *testing.T) {
 
 // Hands that went from one to the other on several days are told in one line, and count each time.
 func TestHandsOfSeveralDaysAreOneLine(t *testing.T) {
-	found := exposure.Trace(ask(cause.Mealybug, 40, tie(a, b, exposure.Session, 3, 3), tie(a, b, exposure.Session, 9, 9)))
+	q := ask(cause.Mealybug, 40, tie(a, b, exposure.Session, 3, 3), tie(a, b, exposure.Session, 9, 9))
+	found := exposure.Weave(q).Trace()
 	require.Len(t, found, 1)
 	require.Len(t, found[0].Legs()[0].Ties, 1)
 	held := found[0].Legs()[0].Ties[0]
 	assert.InDelta(t, 1-.985*.985, found[0].Chance, 1e-9)
 	first, last := (start + 3).Words(), (start + 9).Words()
 	assert.Equal(t, "The same hands had it after “X” on 2 days from "+first+" to "+last+".", held.Say("X"))
-	one := exposure.Trace(ask(cause.Mealybug, 40, tie(a, b, exposure.Session, 3, 3)))
+	one := exposure.Weave(ask(cause.Mealybug, 40, tie(a, b, exposure.Session, 3, 3))).Trace()
 	assert.Equal(t, "The same hands had it after “X” on "+first+".", one[0].Legs()[0].Ties[0].Say("X"))
 }
 
@@ -274,7 +276,7 @@ func TestWhoMayHaveHandedItOn(t *testing.T) {
 		since  day.Day
 		does   bool
 	}{{.10, start, true}, {.099, start, false}, {.5, q.On - incubation, true}, {.5, q.On - incubation + 1, false}} {
-		plants, from := exposure.HandingOn(q, []exposure.Exposed{{Plant: b, Chance: c.chance, Since: c.since}})
+		plants, from := q.HandingOn([]exposure.Exposed{{Plant: b, Chance: c.chance, Since: c.since}})
 		assert.Equal(t, c.does, len(plants) == 1, "%g since %d", c.chance, c.since)
 		if c.does {
 			assert.Equal(t, c.since+incubation, from)

@@ -34,15 +34,16 @@ func drawn(d *rand.Rand, plants, contacts, sick int) (exposure.Question, []uuid.
 	for i := range sick {
 		q.Sick = append(q.Sick, exposure.Sick{Plant: ids[i], Since: start + day.Day(d.IntN(40))})
 	}
-	likes, clean := map[uuid.UUID]float64{}, map[uuid.UUID]day.Day{}
+	hosts := map[uuid.UUID]exposure.Host{}
 	for _, id := range ids {
-		likes[id] = []float64{.3, .7, 1}[d.IntN(3)]
+		host := exposure.Host{Liking: []float64{.3, .7, 1}[d.IntN(3)]}
 		if d.IntN(4) == 0 {
-			clean[id] = start + day.Day(d.IntN(90))
+			on := start + day.Day(d.IntN(90))
+			host.Clean = &on
 		}
+		hosts[id] = host
 	}
-	q.Liking = func(id uuid.UUID) float64 { return likes[id] }
-	q.Clean = func(id uuid.UUID) (day.Day, bool) { on, is := clean[id]; return on, is }
+	q.Who = func(id uuid.UUID) (exposure.Host, bool) { return hosts[id], true }
 	return q, ids
 }
 
@@ -54,8 +55,9 @@ var each = map[exposure.Tie]float64{
 
 // crosses reckons one crossing by hand: the chance that it left one plant for another from a day on, and since when.
 func crosses(q exposure.Question, from, to uuid.UUID, since day.Day) (chance float64, began day.Day) {
-	if on, looked := q.Clean(to); looked {
-		since = max(since, on-day.Day(exposure.IncubationDays(q.Cause, on)))
+	host, _ := q.Who(to)
+	if on := host.Clean; on != nil {
+		since = max(since, *on-day.Day(exposure.IncubationDays(q.Cause, *on)))
 	}
 	stays, began := 1.0, q.On+1
 	for _, c := range q.Contacts {
@@ -76,7 +78,7 @@ func crosses(q exposure.Question, from, to uuid.UUID, since day.Day) (chance flo
 			}
 		}
 	}
-	return (1 - stays) * q.Liking(to), began
+	return (1 - stays) * host.Liking, began
 }
 
 // Of every web of contacts the answer is what is got by reckoning each crossing by hand, and multiplying: straight, or
@@ -94,8 +96,8 @@ func TestAWebIsTheSumOfItsCrossings(t *testing.T) {
 					straight[id], best[id], began[id] = chance, chance, since
 				}
 			}
-			for _, between := range ids { // one that is sooner reached another way hands on nothing by this one
-				if straight[between] < .1 || best[between] > straight[between] {
+			for _, between := range ids {
+				if straight[between] < .1 {
 					continue
 				}
 				for _, to := range ids {
@@ -110,13 +112,14 @@ func TestAWebIsTheSumOfItsCrossings(t *testing.T) {
 			}
 		}
 		got := map[uuid.UUID]float64{}
-		for _, e := range exposure.Trace(q) {
+		for _, e := range exposure.Weave(q).Trace() {
 			got[e.Plant] = e.Chance
 			product := e.Liking
 			for i, leg := range e.Legs() {
 				product *= leg.Chance
 				if i > 0 {
-					product *= q.Liking(leg.From)
+					host, _ := q.Who(leg.From)
+					product *= host.Liking
 				}
 				assert.NotEmpty(t, leg.Ties)
 			}
@@ -131,10 +134,63 @@ func TestAWebIsTheSumOfItsCrossings(t *testing.T) {
 	}
 }
 
+// Who is asked for only where it may matter is told as where all are known; and contacts that are added later count as
+// those that are there from the beginning.
+func TestOnlyWhoMayMatterNeedsToBeKnown(t *testing.T) {
+	for seed := range uint64(60) {
+		q, _ := drawn(rand.New(rand.NewPCG(seed, 11)), 30, 60, 2)
+		all := exposure.Weave(q).Trace()
+		some, later := q, q.Contacts[40:]
+		some.Contacts = q.Contacts[:40:40]
+		asked := map[uuid.UUID]bool{}
+		some.Who = func(id uuid.UUID) (exposure.Host, bool) {
+			host, _ := q.Who(id)
+			return host, asked[id]
+		}
+		w := exposure.Weave(some)
+		assert.Empty(t, w.Trace(), "nobody is known")
+		w.Add(later)
+		for _, least := range []float64{exposure.Told, exposure.HandsOn} {
+			clear(asked)
+			for _, id := range w.WhoMatters(least) {
+				asked[id] = true
+			}
+			assert.Less(t, len(asked), 30, "some do not matter")
+			assert.Equal(t, chances(all, least), chances(w.Trace(), least), "seed %d", seed)
+		}
+	}
+}
+
+// chances are those of the exposed that have at least one.
+func chances(exposed []exposure.Exposed, least float64) map[uuid.UUID]float64 {
+	of := map[uuid.UUID]float64{}
+	for _, e := range exposed {
+		if e.Chance >= least {
+			of[e.Plant] = e.Chance
+		}
+	}
+	return of
+}
+
+// All that a plant may have it from is among those that lead to one that has it.
+func TestWhatItMayComeFromLeadsToIt(t *testing.T) {
+	for seed := range uint64(20) {
+		q, ids := drawn(rand.New(rand.NewPCG(seed, 13)), 20, 40, 1)
+		w := exposure.Weave(q)
+		leading := w.WhoMatters(1.1)
+		from := w.Back(exposure.Find{Plant: ids[0], On: q.On}, func(id uuid.UUID) exposure.Suspect {
+			assert.Contains(t, leading, id)
+			return exposure.Suspect{Had: 1}
+		})
+		assert.LessOrEqual(t, len(from), len(leading)+1)
+		assert.Less(t, len(leading), 19, "some have nothing to do with it")
+	}
+}
+
 func BenchmarkTrace(b *testing.B) {
 	q, _ := drawn(rand.New(rand.NewPCG(1, 7)), 2500, 20000, 1)
 	for b.Loop() {
-		exposure.Trace(q)
+		exposure.Weave(q).Trace()
 	}
 }
 
@@ -144,7 +200,7 @@ func TestAShareWeighsHowLikelyOneHadIt(t *testing.T) {
 	found := exposure.Find{Plant: a, On: start + 30, Came: start - 1000}
 	had := map[uuid.UUID]float64{b: .8, c: .4}
 	shares := map[uuid.UUID]float64{}
-	for _, o := range exposure.Back(q, found, func(id uuid.UUID) exposure.Suspect {
+	for _, o := range exposure.Weave(q).Back(found, func(id uuid.UUID) exposure.Suspect {
 		return exposure.Suspect{Had: had[id], Since: start}
 	}) {
 		shares[o.Plant] = o.Share
@@ -154,7 +210,7 @@ func TestAShareWeighsHowLikelyOneHadIt(t *testing.T) {
 
 // Its working names each chance as it stands in the table, and what is watched is looked at on the day itself.
 func TestTheWorkingOfAChanceNamesItsTies(t *testing.T) {
-	found := exposure.Trace(ask(cause.Mealybug, 30, tie(a, b, exposure.Touching, 0, 20)))
+	found := exposure.Weave(ask(cause.Mealybug, 30, tie(a, b, exposure.Touching, 0, 20))).Trace()
 	inputs := found[0].Amount().Working.Inputs
 	assert.Equal(t, "chance each time, leaf to leaf", inputs[0].Name)
 	assert.InDelta(t, .03, inputs[0].Value, 1e-12)
@@ -182,7 +238,7 @@ func TestANewcomerMayHaveBroughtIt(t *testing.T) {
 	brought := func(days day.Day, suspect bool) float64 {
 		q := ask(cause.Mealybug, 30)
 		found := exposure.Find{Plant: a, On: start + 30, Came: start + 30 - days, Suspect: suspect}
-		for _, o := range exposure.Back(q, found, nil) {
+		for _, o := range exposure.Weave(q).Back(found, nil) {
 			if o.Came {
 				return o.Share
 			}
