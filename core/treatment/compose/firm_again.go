@@ -170,6 +170,9 @@ func (c *composer) firmer(last int, where string) string {
 	if c.mossed() {
 		out = "lift"
 	}
+	if warm := c.Facts.Place.WarmthC; c.named && warm.Known && warm.Value > c.kind.Temperature[2] {
+		where += fmt.Sprintf(" at %g °C or below", c.kind.Temperature[2]) // in the heat firm roots are not enough
+	}
 	return fmt.Sprintf("%s%d%s: %s it out; white, firm roots only need time, brown and soft ones are rot",
 		stillLimp, last, where, out)
 }

@@ -281,9 +281,17 @@ func (c *composer) saidDry(list []treatment.Sitting) {
 		x.Words = c.drinksFirst(*x)
 	case once && x.Params.How == "at rest" && c.thirstsAtRest():
 		x.Words = sipsNow + lowered(x.Words)
-	case x.Op == treatment.Flush && c.Facts.Moist.Known && c.moist == facts.Bone && c.seat == facts.InPot:
+	case !c.boneDryInPot():
+	case x.Op == treatment.Flush:
 		x.Words = wettedFirst + x.Words
+	case drinksDeep(*x) && c.kind.WaterRule != plant.WetTray && !x.Params.WetDrops.Known:
+		x.Words += bubbling
 	}
+}
+
+// boneDryInPot says whether its pot was found dry through.
+func (c *composer) boneDryInPot() bool {
+	return c.Facts.Moist.Known && c.moist == facts.Bone && c.seat == facts.InPot
 }
 
 // thirstsAtRest says whether it keeps its leaves while it rests, and hangs limp in a dry pot.
@@ -297,6 +305,9 @@ const sipsNow = "It hangs limp and is dry: give it a little now, a fifth of its 
 // wettedFirst comes before a flush of a medium that is dry through: what is poured onto that runs past its salts
 // (common practice).
 const wettedFirst = "It is dry through: wet it from above first, and wait half an hour. "
+
+// bubbling comes behind a soak of a medium that is dry through: half an hour is short for it (common practice).
+const bubbling = " It is dry through: leave it in for longer while bubbles still rise."
 
 // firstOfItsWater is the first line of a plan for the water of the plant itself, with its day: never where it waits
 // for something, or where there is none.

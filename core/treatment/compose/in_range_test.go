@@ -41,7 +41,7 @@ func TestBroughtIntoItsWarmth(t *testing.T) {
 // Air that was read to be as moist as its kind likes it stays so; what was not read, or is drier, is made moister.
 func TestAirThatIsMoistEnoughStaysSo(t *testing.T) {
 	for _, c := range []struct{ place, want string }{
-		{`"humidityPct":60`, "moist enough, at 60 %: see that it stays above 40 %"},
+		{`"humidityPct":60`, "moist enough, at 60 %: dry air is hardly what ails it. See that it stays above 40 %"},
 		{`"humidityPct":59`, "Make the air moister"},
 		{``, "Make the air moister"},
 	} {
@@ -91,5 +91,47 @@ func TestATornStemIsCutOnlyWhereItGrowsOn(t *testing.T) {
 		require.NotEmpty(t, words, kind)
 		assert.Equal(t, cut, strings.Contains(words[0], "cut it clean with a blade wiped"), kind)
 		assert.Equal(t, !cut, strings.Contains(words[0], "No stem of it is cut"), kind)
+	}
+}
+
+// Air that was measured drier than its kind bears is said where the plan does nothing about it; what rests, and what
+// moist air harms, is not told so, and no guess is.
+func TestDryAirThatIsNoPartOfThePlanIsSaid(t *testing.T) {
+	for _, c := range []struct {
+		kind, cause, place string
+		said               bool
+	}{
+		{"spathoglottis-plicata", "flowers-over", `"humidityPct":44`, true},
+		{"spathoglottis-plicata", "flowers-over", `"humidityPct":45`, false},
+		{"spathoglottis-plicata", "flowers-over", ``, false},
+		{"spathoglottis-plicata", "dry-air", `"humidityPct":44`, false},
+		{"spathoglottis-plicata", "fungal-spot", `"humidityPct":44`, false},
+		{"mammillaria-hahniana", "flowers-over", `"humidityPct":5`, false},
+	} {
+		why := leftOut(t, `{"kind":"`+c.kind+`","causes":["`+c.cause+`"],"on":"2026-06-15",
+			"answers":{"moist":"right"},"place":{`+c.place+`}}`, "dry-air")
+		assert.Equal(t, c.said, strings.Contains(why, "it wants 45 % or more"), "%+v: %s", c, why)
+	}
+}
+
+// Half an hour in water is short for a pot that is dry through.
+func TestAPotThatIsDryThroughSoaksForLonger(t *testing.T) {
+	for moist, longer := range map[string]bool{"bone": true, "dry": false} {
+		words, days := said(t, `{"kind":"spathoglottis-plicata","causes":["flowers-over"],"on":"2026-06-15",
+			"answers":{"moist":"`+moist+`","limp":true}}`, treatment.Soak)
+		require.NotEmpty(t, words)
+		assert.Zero(t, days[0])
+		assert.Equal(t, longer, strings.HasSuffix(words[0], "leave it in for longer while bubbles still rise."), moist)
+	}
+}
+
+// Where it stands too warm a limp plant is slid out only when it hangs as limp in its own range.
+func TestALimpPlantInTheHeatIsJudgedWhereItIsCooler(t *testing.T) {
+	for warm, cooler := range map[string]bool{"27": true, "26": false} {
+		words, _ := said(t, `{"kind":"miltoniopsis-vexillaria","causes":["dry-air"],"on":"2026-06-15",
+			"answers":{"moist":"dry","limp":true},"place":{"warmthC":`+warm+`}}`, treatment.Look)
+		asked := strings.Join(words, " ")
+		assert.Contains(t, asked, "Still as limp on day 4 in a moist pot")
+		assert.Equal(t, cooler, strings.Contains(asked, "in a moist pot at 26 °C or below: slide it out"), asked)
 	}
 }

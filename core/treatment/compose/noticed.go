@@ -1,6 +1,8 @@
 package compose
 
 import (
+	"fmt"
+
 	"tendermend/core/cause"
 	"tendermend/core/facts"
 	"tendermend/core/treatment"
@@ -9,6 +11,7 @@ import (
 // noticed says of what was found on it, and is no part of what was accepted, that this plan does not mend it: a
 // plan for leaves leaves rot, a rotten medium and a pot without a way out as they are.
 func (c *composer) noticed() {
+	c.airNoticed()
 	if c.unseenBelow() {
 		return
 	}
@@ -29,6 +32,18 @@ func (c *composer) noticed() {
 		c.leave(string(cause.NoDrainage), "its pot has no hole, and this plan leaves it in there: accept that, and plan "+
 			"again")
 	}
+}
+
+// airNoticed says of air that was measured drier than its kind bears that this plan does nothing about it.
+func (c *composer) airNoticed() {
+	air := c.Facts.Place.HumidityPct
+	humid, _ := treatment.OperatorByID(treatment.Humidify)
+	if !c.named || !air.Known || air.Value >= c.kind.Humidity[0] || c.asked(humid) || !bearsMist(c.subject) || c.piece ||
+		c.discard != "" || c.resting() || c.has(cause.GreyMould) {
+		return
+	}
+	c.leave(string(cause.DryAir), fmt.Sprintf("its air was measured at %g %%, it wants %g %% or more, and this plan "+
+		"does nothing about that: where its tips and edges dry, accept that too", air.Value, c.kind.Humidity[0]))
 }
 
 // unseenBelow says whether nobody need be told: it is opened anyway, and in time for rot that lives, its rescue is

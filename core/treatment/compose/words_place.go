@@ -111,8 +111,12 @@ func sayTemper(w saying) string {
 // it, that it is to stay so.
 func sayHumidify(w saying) string {
 	if read := w.Facts.Place.HumidityPct; w.named && read.Known && read.Value >= w.kind.Humidity[1] {
-		return fmt.Sprintf("Its air is moist enough, at %g %%: see that it stays above %g %% when the heating is on; "+
-			"wetting its leaves does not do that.", read.Value, w.kind.Humidity[0])
+		see := ": see"
+		if w.has(cause.DryAir) {
+			see = ": dry air is hardly what ails it. See"
+		}
+		return fmt.Sprintf("Its air is moist enough, at %g %%%s that it stays above %g %% when the heating is on; wetting "+
+			"its leaves does not do that.", read.Value, see, w.kind.Humidity[0])
 	}
 	return "Make the air moister with a humidifier, or stand it in a group of healthy plants; wetting its leaves does " +
 		"not do it."
