@@ -41,6 +41,7 @@ func (c *composer) finish() {
 	if c.rotUnaccepted() {
 		list = c.unfed(list, "rot was found alive on it")
 	}
+	c.airNoticed(list)
 	fromPlan(list)
 	c.plainGates(list)
 	estimate(list)

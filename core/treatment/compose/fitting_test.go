@@ -140,3 +140,29 @@ func TestAPotIsMadeNarrowerOnlyWhereItCanBe(t *testing.T) {
 		assert.Equal(t, !c.works, strings.Contains(leftOut(t, s, "unpot"), "too narrow for what lives"), c.answers)
 	}
 }
+
+// Where no medium is there is none to cover, however gently it is washed.
+func TestNoMediumIsCoveredWhereThereIsNone(t *testing.T) {
+	for kind, covered := range map[string]bool{"aerangis-citrata": false, "zantedeschia-aethiopica": true} {
+		words, _ := said(t, `{"kind":"`+kind+`","causes":["spider-mite"],"on":"2026-06-15",
+			"answers":{"moist":"dry","limp":true},"place":{"warmthC":20}}`, treatment.WashDown)
+		require.Contains(t, words[0], "gently")
+		assert.Equal(t, covered, strings.Contains(words[0], "the medium covered"), kind)
+	}
+}
+
+// Leaves that are washed today are dried once, after it.
+func TestLeavesAreDriedOnceAfterTheirWash(t *testing.T) {
+	for causes, dried := range map[string]int{`"crown-wet"`: 1, `"crown-wet","flat-mite"`: 1} {
+		steps, days := stepsSaid(t, `{"kind":"goeppertia-insignis","causes":[`+causes+`],"on":"2026-06-15",
+			"answers":{"moist":"right","limp":false},"place":{"warmthC":31}}`, treatment.CrownDry)
+		require.NotEmpty(t, steps)
+		today := 0
+		for _, day := range days {
+			if day == 0 {
+				today++
+			}
+		}
+		assert.Equal(t, dried, today, causes)
+	}
+}

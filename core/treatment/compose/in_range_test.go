@@ -135,3 +135,17 @@ func TestALimpPlantInTheHeatIsJudgedWhereItIsCooler(t *testing.T) {
 		assert.Equal(t, cooler, strings.Contains(asked, "in a moist pot at 26 °C or below: slide it out"), asked)
 	}
 }
+
+// What was too hot is cooled down to its own range; where it was measured to stand in it by now it is kept so.
+func TestWhatWasTooHotIsKeptCool(t *testing.T) {
+	for _, c := range []struct{ answers, want string }{
+		{`"moist":"right"},"place":{"warmthC":26}`, "cool enough where it stands now, at 26 °C"},
+		{`"moist":"right"},"place":{"warmthC":27}`, "out of the sun, until it stands at 26 °C or below."},
+		{`"moist":"right"}`, "out of the sun."},
+		{`"limp":false}`, "out of the sun; water only if it is dry."},
+	} {
+		words, _ := said(t, `{"kind":"miltoniopsis-vexillaria","causes":["heat-stress"],"on":"2026-06-15",
+			"answers":{`+c.answers+`}`, treatment.Temper)
+		assert.Contains(t, strings.Join(words, " "), c.want, c.answers)
+	}
+}

@@ -11,7 +11,6 @@ import (
 // noticed says of what was found on it, and is no part of what was accepted, that this plan does not mend it: a
 // plan for leaves leaves rot, a rotten medium and a pot without a way out as they are.
 func (c *composer) noticed() {
-	c.airNoticed()
 	if c.unseenBelow() {
 		return
 	}
@@ -34,12 +33,11 @@ func (c *composer) noticed() {
 	}
 }
 
-// airNoticed says of air that was measured drier than its kind bears that this plan does nothing about it.
-func (c *composer) airNoticed() {
+// airNoticed says of air that was measured drier than its kind bears that a plan does nothing about it.
+func (c *composer) airNoticed(list []*sit) {
 	air := c.Facts.Place.HumidityPct
-	humid, _ := treatment.OperatorByID(treatment.Humidify)
-	if !c.named || !air.Known || air.Value >= c.kind.Humidity[0] || c.asked(humid) || !bearsMist(c.subject) || c.piece ||
-		c.discard != "" || c.resting() || c.has(cause.GreyMould) {
+	if !c.named || !air.Known || air.Value >= c.kind.Humidity[0] || !bearsMist(c.subject) || c.piece || c.discard != "" ||
+		c.resting() || c.has(cause.GreyMould) || anyHas(list, treatment.Humidify, treatment.CoverIt) {
 		return
 	}
 	c.leave(string(cause.DryAir), fmt.Sprintf("its air was measured at %g %%, it wants %g %% or more, and this plan "+

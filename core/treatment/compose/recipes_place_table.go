@@ -88,7 +88,8 @@ var placeRecipes = []recipe{
 	{
 		cause.HeatStress,
 		all,
-		[]item{at(0, t.Temper, what("shade and air")), at(0, t.ShadeIt), at(0, t.Air), at(1, t.Look, every(1, toDay(5)))},
+		[]item{at(0, t.Temper, what("shade and air")), at(0, t.ShadeIt), at(0, t.Air), at(1, t.Look, every(1, toDay(5))),
+			at(14, t.Look)},
 	},
 	// It is warmth for those that have it: what is not known to may grow cool.
 	{cause.MesophyllCollapse, notKnownTo(cause.MesophyllCollapse), []item{at(28, t.Look)}},

@@ -168,7 +168,7 @@ func saidElsewhere(s step, before, rest []step) bool {
 	case treatment.BagWaste:
 		return has(rest, treatment.BagWaste) || !has(before, wastes...)
 	case treatment.CrownDry:
-		return len(before) > 0 && driedAlready(before[len(before)-1], s)
+		return len(before) > 0 && driedAlready(before[len(before)-1], s) || driedAfterWash(s, before, rest)
 	}
 	return refillsAgain(s, rest)
 }
@@ -188,6 +188,13 @@ func refillsAgain(s step, rest []step) bool {
 func driedAlready(before, s step) bool {
 	return before.Op == s.Op && before.Organ == s.Organ && before.Params.How == s.Params.How &&
 		before.Every == s.Every && before.Until.Same(s.Until)
+}
+
+// driedAfterWash says whether it is wetted and dried the same way later in the sitting, and nothing wetted it before.
+func driedAfterWash(s step, before, rest []step) bool {
+	wash := slices.IndexFunc(rest, func(x step) bool { return x.Op == treatment.WashDown && x.Every == 0 })
+	return wash >= 0 && s.Every == 0 && !has(before, treatment.WashDown, treatment.RinseOff, treatment.Soak) &&
+		slices.ContainsFunc(rest[wash:], func(x step) bool { return driedAlready(x, s) })
 }
 
 // tidy merges what the blocks of one sitting say twice, and leaves out idle

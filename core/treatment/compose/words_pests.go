@@ -109,6 +109,8 @@ func sayWashDown(w saying) string {
 			"so it is not turned over."
 	case w.habitID == treatment.Carnivore:
 		return "Dip it upside down into low-mineral water, the medium held back with a cloth."
+	case w.Params.How == "gentle" && w.untied:
+		return "Rinse it gently with lukewarm water, undersides too; it is not rubbed."
 	case w.Params.How == "gentle":
 		return "Rinse it gently with lukewarm water, undersides too, the medium covered; it is not rubbed."
 	}

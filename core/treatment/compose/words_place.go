@@ -86,7 +86,7 @@ func sayTemper(w saying) string {
 	to := w.Params.ToC.Value
 	switch {
 	case w.has(cause.HeatStress):
-		return "Cool it: shade, moving air, the " + w.potName() + " out of the sun; water only if it is dry."
+		return w.cooled()
 	case !w.Params.ToC.Known:
 		return "Bring its warmth right by steps of half a day."
 	case w.Params.How == coolerNow:
@@ -105,6 +105,22 @@ func sayTemper(w saying) string {
 		return fmt.Sprintf("Keep it at %g °C or more, at night too, and get there by steps of half a day.", to)
 	}
 	return fmt.Sprintf("Keep it at about %g °C, and get there by steps of half a day.", to)
+}
+
+// cooled says how what was too hot is cooled, by where it stands now.
+func (w saying) cooled() string {
+	said := "Cool it: shade, moving air, the " + w.potName() + " out of the sun"
+	if most := w.kind.Temperature[2]; w.named && w.Facts.Place.WarmthC.Known {
+		if w.airC <= most {
+			return fmt.Sprintf("It is cool enough where it stands now, at %g °C: keep it so, the %s out of the sun.", w.airC,
+				w.potName())
+		}
+		said += fmt.Sprintf(", until it stands at %g °C or below", most)
+	}
+	if !w.Facts.Moist.Known {
+		said += "; water only if it is dry"
+	}
+	return said + "."
 }
 
 // sayHumidify says how the air is made moister; where it was read to be as moist as the kind likes
