@@ -304,9 +304,12 @@ func TestWhatIsDryThroughDrinksWhenItMay(t *testing.T) {
 		"rests"
 	for _, c := range []struct{ kind, cause, on, answers, says string }{
 		{"tillandsia-usneoides", "breakage", "2026-01-15", `"moist":"bone"`, "Lay it under rain water"},
-		{"tillandsia-usneoides", "breakage", "2026-01-15", `"moist":"dry"`, ""},
+		{"tillandsia-usneoides", "breakage", "2026-01-15", `"moist":"due"`, "Give it its water as it lives"},
+		{"tillandsia-usneoides", "breakage", "2026-01-15", `"moist":"dry"`, "Give it its water as it lives"},
+		{"tillandsia-usneoides", "breakage", "2026-01-15", `"moist":"right"`, ""},
 		{"vanda-hybrid", "breakage", "2026-06-15", `"moist":"bone"`, "Dip the whole root mass"},
-		{"vanda-hybrid", "breakage", "2026-06-15", `"moist":"dry"`, ""},
+		{"vanda-hybrid", "breakage", "2026-06-15", `"moist":"due"`, "Wet its roots in the morning"},
+		{"vanda-hybrid", "breakage", "2026-06-15", `"moist":"right"`, ""},
 		{"vanda-hybrid", "breakage", "2026-06-15", `"moist":"bone","liveRoots":0,"deadRoots":3`, ""},
 		{"catasetum-fimbriatum", "breakage", "2026-07-15", `"moist":"bone","liveRoots":9,"deadRoots":9`,
 			"From then on: water it freely"},

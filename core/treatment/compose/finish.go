@@ -37,7 +37,7 @@ func (c *composer) finish() {
 	ruleAfterFirst(list)
 	list = c.lookedOnce(c.limpWeekly(c.lookedAt(c.firmAgain(c.rootsMissed(list)))))
 	list = c.cooledToSpray(c.lookedUntilFree(list))
-	list = c.spaced(c.drunkFirst(list))
+	list = c.cupsRefilled(c.spaced(c.drunkFirst(list)))
 	if c.rotUnaccepted() {
 		list = c.unfed(list, "rot was found alive on it")
 	}

@@ -23,8 +23,11 @@ const (
 // nothing else looks at a limp plant in its first days, whether it stands firm again, and what is to be done
 // where it does not: thirst is over in days, roots that cannot drink are not.
 func (c *composer) firmAgain(list []*sit) []*sit {
-	if !c.limp || c.bareRooted() || c.habitID == treatment.AirPlant {
+	if !c.limp {
 		return list
+	}
+	if c.bareRooted() || c.habitID == treatment.AirPlant {
+		return c.firmInAir(list)
 	}
 	drank := slices.IndexFunc(list, func(s *sit) bool {
 		return s.dated && slices.ContainsFunc(s.steps, func(x step) bool { return drinksDeep(x) || c.drinksSealed(x) })
@@ -47,6 +50,19 @@ func (c *composer) firmAgain(list []*sit) []*sit {
 	}
 	return c.firmThough(list)
 }
+
+// firmInAir looks in its first days at what hangs limp with its roots in the air, where nothing else does.
+func (c *composer) firmInAir(list []*sit) []*sit {
+	if lookedSoon(list) || c.piece || c.resting() || !c.rootsMayLive() || c.waitsWatched(list) ||
+		anyHas(list, treatment.Discard) {
+		return list
+	}
+	return c.onDay(list, treatment.CareSit, plumpEvery, []step{do(treatment.Look, every(plumpEvery, toDay(firmsInAir)))})
+}
+
+// firmsInAir is until which day a limp plant whose roots hang in the air is looked at every three days (common
+// practice).
+const firmsInAir = 9
 
 // firmThough asks the same of what drinks nothing in its plan.
 func (c *composer) firmThough(list []*sit) []*sit {

@@ -166,3 +166,30 @@ func TestLeavesAreDriedOnceAfterTheirWash(t *testing.T) {
 		assert.Equal(t, dried, today, causes)
 	}
 }
+
+// A cup that is emptied for a wash is filled by the day after, whether or not a product follows the wash.
+func TestACupThatIsEmptiedIsFilledAgain(t *testing.T) {
+	for _, warm := range []string{"16", "24", "31"} { // at 31 °C it is washed alone
+		for _, pest := range []string{"whitefly", "spider-mite", "thrips", "scale"} {
+			p, err := Plan(situationOf(t, `{"kind":"billbergia-nutans","causes":["`+pest+`"],"on":"2026-06-15",
+				"answers":{"moist":"wet","limp":false},"place":{"warmthC":`+warm+`}}`))
+			require.NoError(t, err)
+			filled, emptied := map[int]bool{}, []int{}
+			for _, s := range p.Sittings {
+				for _, x := range s.Steps {
+					switch {
+					case s.Day == nil:
+					case x.Op == treatment.CupFill:
+						filled[*s.Day] = true
+					case x.Op == treatment.CrownDrain:
+						emptied = append(emptied, *s.Day)
+					}
+				}
+			}
+			for _, day := range emptied {
+				assert.True(t, filled[day] || filled[day+1], "%s at %s °C: emptied on day %d", pest, warm, day)
+			}
+			assert.NotEmpty(t, emptied)
+		}
+	}
+}

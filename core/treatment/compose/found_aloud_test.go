@@ -2,6 +2,7 @@ package compose
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 	"testing"
 
@@ -117,6 +118,17 @@ func TestATrayPlantThatIsDueIsWettedToday(t *testing.T) {
 				assert.Zero(t, days[0])
 				assert.Contains(t, words[0], "wet it through from above now, with low-mineral water")
 			}
+		}
+	}
+}
+
+// What hangs limp with its roots in the air is looked at in its first days too; what is firm is not.
+func TestWhatHangsLimpInTheAirIsLookedAtSoon(t *testing.T) {
+	for _, kind := range []string{"tillandsia-ionantha", "vanda-hybrid"} {
+		for limp, soonLooked := range map[string]bool{"true": true, "false": false} {
+			_, days := said(t, `{"kind":"`+kind+`","causes":["stress-colour"],"on":"2026-06-15",
+				"answers":{"moist":"due","limp":`+limp+`},"place":{"warmthC":20}}`, treatment.Look)
+			assert.Equal(t, soonLooked, slices.Contains(days, plumpEvery), "%s, limp %s: %v", kind, limp, days)
 		}
 	}
 }

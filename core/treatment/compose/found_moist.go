@@ -44,7 +44,7 @@ func (c *composer) wateredWhileDry(list []*sit) []*sit {
 		return drinksBeforeWork(c.wateredWhenDue(list, told))
 	case !told && (c.thirstyBare() || c.airDried() && !waits):
 		return c.dipped(list)
-	case !told && c.runDry():
+	case !told && (c.runDry() || c.airDue() && !c.rotLives):
 		return drinksBeforeWork(c.wateredWhenDue(list, told))
 	case !c.foundTooDry(), waits && (told || !c.trayDue()):
 		return list
@@ -239,9 +239,15 @@ func (c *composer) mayDrink() bool {
 
 // airDried says whether an air plant, or live roots that hang in no medium, were found dry through: they are dipped
 // today (common practice).
-func (c *composer) airDried() bool {
+func (c *composer) airDried() bool { return c.drinksAir() && c.moist == facts.Bone }
+
+// airDue says whether they were found dry, or due: they get today what they get as they live.
+func (c *composer) airDue() bool { return c.drinksAir() && among(c.moist, facts.Due, facts.Dry) }
+
+// drinksAir says whether it is an air plant, or has live roots that hang in no medium, and was felt.
+func (c *composer) drinksAir() bool {
 	lives := !c.rootless || c.habitID == treatment.AirPlant
-	return c.Facts.Moist.Known && c.moist == facts.Bone && lives && !c.piece && !c.asleep() &&
+	return c.Facts.Moist.Known && lives && !c.piece && !c.asleep() &&
 		(c.habitID == treatment.AirPlant || c.bareRooted())
 }
 

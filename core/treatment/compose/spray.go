@@ -276,6 +276,31 @@ func (c *composer) spraySit(day int, steps []step) {
 	}
 }
 
+// cupsRefilled fills the cup of a bromeliad on the day after it was emptied for a wash alone: where a product was due
+// that day and was left out, or none is used.
+func (c *composer) cupsRefilled(list []*sit) []*sit {
+	if c.habitID != treatment.Bromeliad || c.any(treatment.Rots()) || c.has(cause.CupFoul) || c.discard != "" ||
+		c.piece || c.firstRoots() {
+		return list
+	}
+	for _, s := range slices.Clone(list) {
+		if s.dated && has(s.steps, treatment.CrownDrain) && has(s.steps, treatment.WashDown) && !cupFilled(list, s.day) {
+			list = c.onDay(list, treatment.CareSit, s.day+1, []step{
+				do(treatment.CupFill, share(0.25), water("low-mineral")),
+			})
+		}
+	}
+	return list
+}
+
+// cupFilled says whether a cup is filled on a day or the next.
+func cupFilled(list []*sit, day int) bool {
+	fills := func(x step) bool { return x.Op == treatment.CupFill || ruled(x) && x.Every == 0 }
+	return slices.ContainsFunc(list, func(s *sit) bool {
+		return s.dated && s.day >= day && s.day <= day+1 && slices.ContainsFunc(s.steps, fills)
+	})
+}
+
 // anyLeft is what is asked after the last treatment of pests that sit tight.
 const anyLeft = "is any of them left? Treat it where it sits"
 
