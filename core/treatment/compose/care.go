@@ -59,6 +59,9 @@ func (x *subject) copperHurts() bool {
 // trimmed cuts back above nodes; soft trailers and ivies fill their own bare
 // spots with what comes off.
 func (c *composer) trimmed(p plain) {
+	if p.cause != "" && !c.branchable() {
+		return
+	}
 	if c.sick() {
 		c.leave(string(treatment.TrimBranch), "nothing is cut for shape while it is sick or a piece")
 		return

@@ -33,6 +33,7 @@ func (c *composer) finish() {
 	ruleOnceHeld(list)
 	list = ruleBehindHold(list)
 	firstWaterOnce(list)
+	c.unpoured(list)
 	ruleAfterSoak(list)
 	ruleAfterFirst(list)
 	list = c.lookedOnce(c.limpWeekly(c.lookedAt(c.firmAgain(c.rootsMissed(list)))))

@@ -132,3 +132,12 @@ func TestWhatHangsLimpInTheAirIsLookedAtSoon(t *testing.T) {
 		}
 	}
 }
+
+// That it is cut back later is said of what branches alone.
+func TestWhatDoesNotBranchIsNotCutBackLater(t *testing.T) {
+	for kind, later := range map[string]bool{"bulbophyllum-lobbii": false, "ficus-benjamina": true} {
+		why := leftOut(t, `{"kind":"`+kind+`","causes":["self-shading"],"on":"2026-06-15",
+			"answers":{"moist":"right","limp":true},"place":{"warmthC":20}}`, "trim-branch")
+		assert.Equal(t, later, why != "", "%s: %s", kind, why)
+	}
+}

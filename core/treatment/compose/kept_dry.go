@@ -3,7 +3,6 @@ package compose
 import (
 	"slices"
 
-	"tendermend/core/cause"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 )
@@ -17,21 +16,32 @@ var homes = ops(
 	treatment.Mount,
 )
 
+// unpoured takes out what would wet a medium while it is kept dry.
+func (c *composer) unpoured(list []*sit) {
+	var state ground
+	for _, s := range list {
+		s.steps = slices.DeleteFunc(slices.Clone(s.steps), func(x step) bool {
+			state.after(x)
+			poured := among(x.Op, pours...) && state.held && !state.lifted && s.dated
+			if poured {
+				c.leave(string(x.Op), "water is held: it would wet what must dry, and works in moist medium only")
+			}
+			return poured
+		})
+	}
+}
+
 // keptDry takes out what would wet a medium that is kept dry, and water by its rule while
 // it lies on a tray or has no medium.
 func (c *composer) keptDry(list []*sit) {
+	c.unpoured(list)
 	var state ground
 	for _, s := range list {
 		var kept []step
 		for _, x := range s.steps {
 			state.after(x)
-			poured := among(x.Op, pours...) && state.held && !state.lifted && s.dated
 			stays := true
-			switch {
-			case poured:
-				c.leave(string(x.Op), "water is held: it would wet what must dry, and works in moist medium only")
-				stays = false
-			case x.Op == treatment.ByRule:
+			if x.Op == treatment.ByRule {
 				x, stays = c.ruleKept(s, x, state)
 			}
 			if stays {
@@ -89,11 +99,10 @@ func shakenDry(steps []step) []step {
 	return slices.Insert(steps, at+1, dry)
 }
 
-// drySaid gives a plant that waits for its own roots its line for water, where other
-// causes took it out.
+// drySaid gives a plant that waits for its own roots its line for water, where nothing of its plan says it.
 func (c *composer) drySaid(list []*sit) {
-	told := slices.ContainsFunc(list, func(s *sit) bool { return has(s.steps, treatment.ByRule, treatment.HoldWater) })
-	if c.firstRoots() && c.has(cause.Dormancy) && !told && !c.binnedWhole && len(list) > 0 {
+	told := slices.ContainsFunc(list, func(s *sit) bool { return has(s.steps, tellsWater...) })
+	if c.firstRoots() && !told && !c.binnedWhole && !c.piece && len(list) > 0 {
 		list[0].steps = append(list[0].steps, do(treatment.HoldWater, until(c.ownRoots())))
 	}
 }

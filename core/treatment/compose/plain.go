@@ -232,8 +232,11 @@ func (c *composer) flushLater(p *plain) {
 	}
 	driesFirst := c.foundWet() && (c.dry || c.mostRootsDead()) // what is wet and bears that ill is not wetted through
 	if (driesFirst || c.has(cause.Overwatering)) && !c.thirsty && len(p.gate) == 0 && p.day < drinkDays {
-		p.day, p.gate = -1, due                   // it is drowned already
-		if c.resting() || c.kind.RestKind != "" { // it may be due in its rest
+		p.day, p.gate = -1, due // it is drowned already
+		switch {
+		case c.firstRoots():
+			p.gate = c.ownRoots()
+		case c.resting() || c.kind.RestKind != "": // it may be due in its rest
 			p.gate = due.With(growth...)
 		}
 	}

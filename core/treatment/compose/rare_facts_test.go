@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
 
@@ -147,4 +148,32 @@ func TestLimpTipsDrinkBeforeTheyAreSet(t *testing.T) {
 		require.NotEmpty(t, words, moist)
 		assert.Equal(t, drink, strings.Contains(words[0], "stand them in water"), moist)
 	}
+}
+
+// What waits for its own roots is told that it gets no water until then, whatever else ails it; nothing is poured onto
+// its dry medium, and salts are flushed out when it may drink.
+func TestWhatWaitsForItsRootsStaysDry(t *testing.T) {
+	const asleep = `{"kind":"thunia-marshalliana","causes":["thrips"],"on":"2026-08-23","answers":{"moist":"bone",
+		"liveRoots":20,"deadRoots":2,"limp":%s,"phase":%q},"place":{"warmthC":17}}`
+	for phase, held := range map[string]bool{"resting": true, "growing": false} {
+		s := fmt.Sprintf(asleep, "true", phase)
+		words, _ := said(t, s, treatment.HoldWater)
+		assert.Equal(t, held, strings.Contains(strings.Join(words, " "), "Give no water until new roots of 3 cm."), phase)
+		poured, _ := said(t, s, treatment.Nematodes)
+		assert.Equal(t, held, len(poured) == 0, phase)
+	}
+	p, err := Plan(situationOf(t, `{"kind":"catasetum-fimbriatum","causes":["salt-injury","dormancy"],"on":"2026-11-01",
+		"answers":{"moist":"wet","liveRoots":2,"deadRoots":14},"place":{"warmthC":20}}`))
+	require.NoError(t, err)
+	flushes := 0
+	for _, s := range p.Sittings {
+		for _, x := range s.Steps {
+			if x.Op == treatment.Flush {
+				flushes++
+				waits := s.Gate.Sees(gate.NewRoot)
+				assert.True(t, waits, "%v", s.Gate)
+			}
+		}
+	}
+	assert.Equal(t, 1, flushes)
 }
