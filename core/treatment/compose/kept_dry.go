@@ -99,12 +99,21 @@ func shakenDry(steps []step) []step {
 	return slices.Insert(steps, at+1, dry)
 }
 
-// drySaid gives a plant that waits for its own roots its line for water, where nothing of its plan says it.
-func (c *composer) drySaid(list []*sit) {
+// drySaid gives a plant that waits for its own roots its line for water, where nothing of its plan says it: none until
+// they are long enough while it rests or wakes; and where nobody saw whether it has them, when they are.
+func (c *composer) drySaid(list []*sit) []*sit {
 	told := slices.ContainsFunc(list, func(s *sit) bool { return has(s.steps, tellsWater...) })
-	if c.firstRoots() && !told && !c.binnedWhole && !c.piece && len(list) > 0 {
+	switch {
+	case told || c.binnedWhole || c.piece || len(list) == 0:
+	case c.firstRoots():
 		list[0].steps = append(list[0].steps, do(treatment.HoldWater, until(c.ownRoots())))
+	case c.kind.WaterRule == plant.DryRest && c.feltDue() && !c.mayDrink() && c.rootsMayLive() && c.mediumFelt() &&
+		c.discard == "" && !c.rotLives && !c.rotUnaccepted():
+		list = append(list, &sit{slot: treatment.Morning, gate: c.ownRoots(), steps: []step{
+			do(treatment.ByRule, what("in growth"), water(c.betterWater())),
+		}})
 	}
+	return list
 }
 
 // tellsWater says when it is watered next, or that it is not.

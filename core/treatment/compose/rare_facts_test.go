@@ -177,3 +177,15 @@ func TestWhatWaitsForItsRootsStaysDry(t *testing.T) {
 	}
 	assert.Equal(t, 1, flushes)
 }
+
+// Of what is dry at rest nobody knows in its season whether it has its roots: found dry, it is watered when it has.
+func TestWhatIsFoundDryIsWateredWhenItHasItsRoots(t *testing.T) {
+	for moist, says := range map[string]bool{"bone": true, "due": true, "right": false, "wet": false} {
+		words, days := said(t, fmt.Sprintf(`{"kind":"calanthe-vestita","causes":["breakage"],"on":"2026-06-15",
+			"answers":{"moist":%q,"limp":false},"place":{"warmthC":22}}`, moist), treatment.ByRule)
+		assert.Equal(t, says, strings.Contains(strings.Join(words, " "), "Now that it has roots"), moist)
+		if says {
+			assert.Equal(t, []int{-1}, days, moist)
+		}
+	}
+}
