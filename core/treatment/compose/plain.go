@@ -81,9 +81,8 @@ func placeWater(c *composer, p *plain) bool {
 	if p.cause == cause.Dormancy {
 		return c.restWatered(p)
 	}
-	open := len(p.gate) == 0
-	if c.sitsOnDay() && p.step.Every > 0 && open && p.day <= c.sat+settledDays {
-		p.day = c.sat + settledDays + 1 // until then the cuts close, and the work says when to water
+	if c.overBefore(p) {
+		return true
 	}
 	if p.step.Op == treatment.FirstWater && len(p.gate) == 0 && c.hasHadWater(p) {
 		return true
@@ -99,6 +98,26 @@ func placeWater(c *composer, p *plain) bool {
 		p.step.Every, p.step.Until = 0, nil
 	}
 	return false
+}
+
+// overBefore has water that comes again and again end before the work on its roots, where it was to end before the
+// cuts of that have closed; what goes on for longer begins then. It says whether nothing is left of it.
+func (c *composer) overBefore(p *plain) bool {
+	settled := c.sat + settledDays
+	if !c.sitsOnDay() || p.step.Every == 0 || len(p.gate) > 0 || p.day > settled {
+		return false
+	}
+	last, dated := dayOf(p.step.Until)
+	if !dated || last > settled {
+		p.day = settled + 1 // until then the cuts close, and the work says when to water
+		return false
+	}
+	last = min(last, c.sat-1)
+	p.step.Until = toDay(last)
+	if last < p.day+p.step.Every {
+		p.step.Every, p.step.Until = 0, nil
+	}
+	return last < p.day
 }
 
 // placeDish leaves water from below out where nothing rises.

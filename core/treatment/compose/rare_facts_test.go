@@ -189,3 +189,43 @@ func TestWhatIsFoundDryIsWateredWhenItHasItsRoots(t *testing.T) {
 		}
 	}
 }
+
+// Water that comes again and again is over before the work on its roots, where it was to end before the cuts of that
+// have closed.
+func TestSipsEndBeforeTheWorkOnTheRoots(t *testing.T) {
+	for _, causes := range []string{`"drought","water-roots"`, `"drought"`} {
+		p, err := Plan(situationOf(t, `{"kind":"aechmea-fasciata","causes":[`+causes+`],"on":"2026-08-25","answers":{
+			"mediumClass":"stones","potWidthCm":12,"rootBallCm":6},"place":{"warmthC":20}}`))
+		require.NoError(t, err)
+		opened, sips := 100, 0
+		for _, s := range p.Sittings {
+			for _, x := range s.Steps {
+				if x.Op == treatment.Unpot {
+					opened = *s.Day
+				}
+			}
+		}
+		for _, s := range p.Sittings {
+			for _, x := range s.Steps {
+				if x.Op != treatment.FirstWater || x.Every == 0 {
+					continue
+				}
+				sips++
+				last, dated := dayOf(x.Until)
+				assert.True(t, dated && *s.Day == 0 && last > 0 && last < opened, "%s: day %d to %d", causes, *s.Day, last)
+			}
+		}
+		assert.Equal(t, 1, sips, causes)
+	}
+}
+
+// No room is aired on the day on which pieces go under a closed cover; it says what is done before.
+func TestFruitGoesBeforeTheCover(t *testing.T) {
+	for causes, aired := range map[string]bool{`"base-rot","ethylene"`: false, `"ethylene"`: true} {
+		s := `{"kind":"goodyera-pubescens","causes":[` + causes + `],"on":"2026-05-24","answers":{"moist":"right",
+			"liveRoots":3,"stemStain":3},"place":{"warmthC":24}}`
+		words, _ := said(t, s, treatment.Air)
+		assert.Equal(t, aired, strings.Contains(strings.Join(words, " "), "Take fruit"), causes)
+		assert.Equal(t, !aired, strings.Contains(leftOut(t, s, string(treatment.Air)), "take fruit"), causes)
+	}
+}

@@ -39,10 +39,13 @@ func (h *here) opposites() verdict {
 	if h.gate || !givesWay {
 		return verdict{}
 	}
-	same := slices.DeleteFunc(h.sameDay(), func(x step) bool { return x.Params.For != h.step.Params.For }) // no piece's
+	all := h.sameDay()
+	same := slices.DeleteFunc(slices.Clone(all), func(x step) bool { // no piece's
+		return x.Params.For != h.step.Params.For
+	})
 	switch {
-	case op == treatment.Air && slices.ContainsFunc(same, closesCover):
-		return verdict{do: drop, why: "a closed cover stands; it is aired daily"}
+	case op == treatment.Air:
+		return h.airedCovered(all, same)
 	case op == treatment.ByRule && has(same, treatment.HoldWater) && h.tooWet() && h.soaked != h.day:
 		return verdict{do: drop, why: "water is held until it is due"}
 	}
@@ -50,6 +53,19 @@ func (h *here) opposites() verdict {
 		if slices.Contains(o.second, op) && has(same, o.first...) && !h.ruleGivesWay(same) {
 			return h.giveWay(has1(same, o.first))
 		}
+	}
+	return verdict{}
+}
+
+// airedCovered gives no air under a closed cover: of the plant itself, or of anything in a room that is aired for what
+// is in its air.
+func (h *here) airedCovered(all, same []step) verdict {
+	switch {
+	case h.c.has(cause.Ethylene) && slices.ContainsFunc(all, closesCover):
+		return verdict{do: drop, why: "a closed cover stands: take fruit, smoke and fresh paint out of the room before it " +
+			"is put over them, and air the room when it is aired"}
+	case slices.ContainsFunc(same, closesCover):
+		return verdict{do: drop, why: "a closed cover stands; it is aired daily"}
 	}
 	return verdict{}
 }
