@@ -195,10 +195,10 @@ func (c *composer) bloomKept() bool {
 // cutsBloom says whether the carer lets the flowers go.
 func (c *composer) cutsBloom() bool { return among(c.Choices.Spikes, "cut", "off today", "keep one") }
 
-// grave says whether something asks for root work that flowers do not hold up.
+// grave says whether something asks for root work that flowers do not hold up; what ails its leaves alone is none.
 func (c *composer) grave() bool {
-	return slices.ContainsFunc(c.Causes, func(id cause.ID) bool {
-		mild := id == cause.PotBound || id == cause.Congested ||
+	return slices.ContainsFunc(c.asks, func(id cause.ID) bool {
+		mild := id == "" || id == cause.PotBound || id == cause.Congested ||
 			id == cause.MediumCollapsed && c.Facts.Medium.Value == facts.Tired
 		return !mild
 	})
@@ -219,7 +219,8 @@ func (c *composer) asksForSeason() bool {
 // outOfSeason says whether what is asked for waits for its season: wishes, a larger
 // pot, a tired medium; never a plant that is limp of a cause, has few roots, or grows.
 func (c *composer) outOfSeason(d int) bool {
-	hurried := c.limp && len(c.Causes) > 0 // a wish is not: it may as well wait until the plant is firm
+	// A wish is not hurried: it may as well wait until the plant is firm.
+	hurried := c.limp && slices.ContainsFunc(c.asks, func(id cause.ID) bool { return id != "" })
 	if hurried || c.roots < 0.5 || c.phase(d) == "growing" || c.anyMonth() {
 		return false
 	}

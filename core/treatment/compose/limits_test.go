@@ -165,7 +165,9 @@ func TestRootSittingsAreHeldFromTheirLimitOn(t *testing.T) {
 			`{"kind":"ficus-lyrata","causes":["pot-bound"],"on":"2027-02-28"}`, "season"},
 	} {
 		reasons := func(text string) (list []string) {
-			for _, h := range laid(t, text).holds(0) {
+			x := laid(t, text)
+			x.asks = x.Causes
+			for _, h := range x.holds(0) {
 				list = append(list, h.reason)
 			}
 			return list

@@ -161,3 +161,19 @@ func TestWhoeverWasBittenComesFirst(t *testing.T) {
 	assert.Equal(t, treatment.Aid, p.Sittings[0].Steps[0].Op)
 	assert.Equal(t, treatment.Temper, p.Sittings[0].Steps[1].Op)
 }
+
+// A wish is not hurried by what asks for nothing at the roots: it waits for the last flower, though the plant hangs
+// limp; what rots there hurries it.
+func TestAWishIsHurriedByWhatAilsItsRootsAlone(t *testing.T) {
+	for cause, waits := range map[string]bool{"flowers-over": true, "aphid": true, "root-rot": false} {
+		p, err := Plan(situationOf(t, `{"kind":"miltonia-hybrid","causes":["`+cause+`"],"wish":"refresh",
+			"on":"2026-12-15","answers":{"limp":true,"moist":"right","newcomerDays":300,"spikes":2,"growths":6},
+			"place":{"warmthC":20}}`))
+		require.NoError(t, err)
+		held := ""
+		for _, s := range p.Sittings {
+			held += s.Held
+		}
+		assert.Equal(t, waits, strings.Contains(held, "bloom"), "%s: %s", cause, held)
+	}
+}
