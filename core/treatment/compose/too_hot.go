@@ -21,7 +21,11 @@ func (c *composer) tooHot(list []cause.ID, k clock) {
 		c.draft.at(7, rankLook, do(treatment.Look, every(7, toDay(7+7*(k.clear/7+1)))))
 		return
 	}
-	c.leave("products", burns+"it is washed on the clock; below that warmth plan again, with products")
+	done := "it is washed on the clock"
+	if !c.wetOK() {
+		done = "what sits on it is scraped off on the clock"
+	}
+	c.leave("products", burns+done+"; below that warmth plan again, with products")
 	interval, last := max(k.interval, c.floorOf(treatment.WashDown, list...)), 0
 	for n, day := 0, 0; n < k.least || day-interval < k.treated; n, day = n+1, day+interval {
 		if day > 0 {

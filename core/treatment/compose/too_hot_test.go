@@ -103,3 +103,12 @@ func TestWhatIsBrushedDryIsNotDried(t *testing.T) {
 		assert.NotEmpty(t, words, kind)
 	}
 }
+
+// What may not be wetted in the heat is scraped, and its plan does not say that it is washed.
+func TestWhatIsOnlyScrapedInTheHeatIsSaidSo(t *testing.T) {
+	for causes, done := range map[string]string{`"scale"`: "washed on the clock", `"scale","anthracnose"`: "scraped off"} {
+		why := leftOut(t, `{"kind":"echinocactus-grusonii","causes":[`+causes+`],"on":"2026-06-15",
+			"answers":{"moist":"right","limp":false},"place":{"warmthC":31}}`, "products")
+		assert.Contains(t, why, done, causes)
+	}
+}
