@@ -352,3 +352,15 @@ func TestItIsDippedBeforeItIsCut(t *testing.T) {
 	}
 	assert.Equal(t, []treatment.OperatorID{treatment.Soak, treatment.CleanBlade, treatment.StripSpikes}, order[:3], order)
 }
+
+// A plant that drinks from its cup is to have a medium that is only just moist: found dry, it gets a little today.
+func TestACupPlantThatIsFoundDryGetsALittleToday(t *testing.T) {
+	for moist, says := range map[string]string{
+		"bone": "It is dry through: give it a little", "dry": "It is too dry for it: give it a little", "right": "",
+	} {
+		words, days := said(t, `{"kind":"billbergia-nutans","causes":["micronutrient-low"],"on":"2026-06-15",
+			"answers":{"moist":"`+moist+`","limp":false},"place":{"warmthC":22}}`, treatment.ByRule)
+		assert.Equal(t, says != "", slices.Contains(days, 0), moist)
+		assert.Contains(t, strings.Join(words, " "), says, moist)
+	}
+}

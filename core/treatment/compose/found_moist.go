@@ -191,6 +191,8 @@ func (c *composer) drinksNow() string {
 		return "It is too dry for it: wet it through from above now, with low-mineral water."
 	case c.has(cause.NoDrainage) || c.noHole():
 		return "It is too dry for it: " + fifthNow
+	case c.kind.WaterRule == plant.CupWater && c.moist == facts.Dry:
+		return "It is too dry for it: give it a little water round the rim now, away from its stem, until it is moist."
 	case c.kind.WaterRule == plant.CupWater:
 		return "It is dry through: give it a little water round the rim now, away from its stem, until it is moist."
 	case c.seat == facts.InBasket:
@@ -272,7 +274,8 @@ func (c *composer) dryKind() bool {
 
 // driesLittle says whether no more than the top of its medium is to dry before water.
 func (c *composer) driesLittle() bool {
-	return among(c.kind.WaterRule, plant.Even, plant.WetTray, plant.SurfaceDry, plant.QuarterDry, plant.DryRest)
+	return among(c.kind.WaterRule, plant.Even, plant.WetTray, plant.SurfaceDry, plant.QuarterDry, plant.DryRest,
+		plant.CupWater)
 }
 
 // saidDry says at the first line for water of what was found too dry that it drinks today, and
