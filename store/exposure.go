@@ -133,7 +133,9 @@ func (s *Store) Outbreakers(ctx context.Context, collection uuid.UUID, ids []uui
 func (s *Store) WereMet(ctx context.Context, collection uuid.UUID, ids []uuid.UUID) (list []Met, err error) {
 	list, err = many(ctx, s, func(m *Met) []any {
 		return []any{idTo{&m.ID}, &m.Profile, &m.Here, maybeDayTo{&m.PestsClean}, maybeDayTo{&m.FoundWell}, dayTo{&m.CameOn}}
-	}, `select `+metColumns+` from plants where collection_id = $1 and id = any($2)`, collection, idsOf(ids))
+	}, `select each.id, each.profile, each.here, each.pests_clean, each.found_well, each.arrived_on
+		from `+ofEach(metColumns, `plants where collection_id = $1 and id = asked.plant`),
+		collection, idsOf(ids))
 	if err != nil {
 		return nil, fmt.Errorf("reading whom a plant met: %w", err)
 	}
