@@ -364,3 +364,20 @@ func TestACupPlantThatIsFoundDryGetsALittleToday(t *testing.T) {
 		assert.Contains(t, strings.Join(words, " "), says, moist)
 	}
 }
+
+// What was chilled and is due drinks after three days in the warmth; what was never chilled, today.
+func TestWhatIsDueAfterColdDrinksOnDayThree(t *testing.T) {
+	for _, c := range []struct {
+		kind, cause, moist string
+		days               []int
+	}{
+		{"monstera-deliciosa", "cold-injury", "due", []int{3}},
+		{"cycas-revoluta", "cold-injury", "bone", []int{3}},
+		{"cycas-revoluta", "cold-injury", "right", nil},
+		{"monstera-deliciosa", "stress-colour", "due", []int{0}},
+	} {
+		_, days := said(t, `{"kind":"`+c.kind+`","causes":["`+c.cause+`"],"on":"2026-09-15",
+			"answers":{"moist":"`+c.moist+`","limp":false},"place":{"warmthC":22}}`, treatment.ByRule)
+		assert.Equal(t, c.days, days, "%+v", c)
+	}
+}

@@ -40,7 +40,7 @@ func (c *composer) heldWhileWet(list []*sit) []*sit {
 func (c *composer) wateredWhileDry(list []*sit) []*sit {
 	told, waits := tellsOfWater(list), c.limp || c.rotLives
 	switch {
-	case c.dueNow():
+	case c.isDue():
 		return drinksBeforeWork(c.wateredWhenDue(list, told))
 	case !told && (c.thirstyBare() || c.airDried() && !waits):
 		return c.dipped(list)
@@ -53,9 +53,14 @@ func (c *composer) wateredWhileDry(list []*sit) []*sit {
 }
 
 // wateredWhenDue waters today what is due: where the plan says nothing of water, or says its rule later of what stands
-// firm.
+// firm. What was chilled drinks when it has stood warm for some days.
 func (c *composer) wateredWhenDue(list []*sit, told bool) []*sit {
+	chilled := c.has(cause.ColdInjury)
 	switch {
+	case chilled && !told:
+		return c.onDay(list, treatment.CareSit, chilledDays, []step{do(treatment.ByRule, water(c.betterWater()))})
+	case chilled:
+		return list
 	case !told:
 		return c.onDay(list, treatment.CareSit, 0, []step{do(treatment.ByRule, water(c.betterWater()))})
 	case !c.limp:
@@ -121,11 +126,13 @@ func (c *composer) drinksToday(list []*sit) []*sit {
 
 // dueNow says whether it stands in a pot that was found as dry as its kind has it before water, or drier, and may
 // drink: whoever felt that is told to water it today, where nothing else of the plan does (common practice).
-func (c *composer) dueNow() bool {
+func (c *composer) dueNow() bool { return c.isDue() && !c.has(cause.ColdInjury) }
+
+// isDue says the same of what was chilled as well, which drinks some days later.
+func (c *composer) isDue() bool {
 	rots := c.rotLives || c.rotUnaccepted()
 	return c.feltDue() && !c.foundTooDry() && c.rootsMayLive() && !rots && c.mayDrink() && !c.piece &&
-		c.seat == facts.InPot && !c.has(cause.NoDrainage, cause.Overwatering, cause.ColdInjury) &&
-		c.habitID != treatment.AirPlant &&
+		c.seat == facts.InPot && !c.has(cause.NoDrainage, cause.Overwatering) && c.habitID != treatment.AirPlant &&
 		!among(c.kind.WaterRule, plant.WetTray, plant.CupWater, plant.Reservoir, plant.AirRoots)
 }
 

@@ -3,6 +3,7 @@ package compose
 import (
 	"fmt"
 	"slices"
+	"strings"
 
 	"tendermend/core/cause"
 	"tendermend/core/treatment"
@@ -12,12 +13,12 @@ import (
 const sprayC = 30
 
 // burns is why products are left out in the heat.
-const burns = "over 30 °C what is sprayed burns the leaves: "
+const burns = "over 30 °C what is sprayed burns the leaves"
 
 // tooHot only washes until it is cooler, and says so; it is looked at when it is washed.
 func (c *composer) tooHot(list []cause.ID, k clock) {
 	if !shielded(list) && (!c.wetOK() || onlyMined(list)) {
-		c.leave("products", burns+"bring it where it is cooler, and plan again there")
+		c.leave("products", burns+": bring it where it is cooler, and plan again there")
 		c.draft.at(7, rankLook, do(treatment.Look, every(7, toDay(7+7*(k.clear/7+1)))))
 		return
 	}
@@ -25,7 +26,7 @@ func (c *composer) tooHot(list []cause.ID, k clock) {
 	if !c.wetOK() {
 		done = "what sits on it is scraped off on the clock"
 	}
-	c.leave("products", burns+done+"; below that warmth plan again, with products")
+	c.leave("products", burns+": "+done+"; below that warmth plan again, with products")
 	interval, last := max(k.interval, c.floorOf(treatment.WashDown, list...)), 0
 	for n, day := 0, 0; n < k.least || day-interval < k.treated; n, day = n+1, day+interval {
 		if day > 0 {
@@ -55,7 +56,10 @@ const coolYetDay = 3
 // cooledToSpray brings what could not be sprayed in the heat where it can be, and asks some days later whether it
 // stands there: what a wash leaves behind is met by a product only.
 func (c *composer) cooledToSpray(list []*sit) []*sit {
-	if !c.leftOut("products") || c.airC <= sprayC || c.discard != "" || anyHas(list, treatment.Discard) {
+	unsprayed := slices.ContainsFunc(c.plan.LeftOut, func(l treatment.LeftOut) bool {
+		return strings.HasPrefix(l.Why, burns)
+	})
+	if !unsprayed || c.airC <= sprayC || c.discard != "" || anyHas(list, treatment.Discard) {
 		return list
 	}
 	most := min(sprayC, c.mostC())

@@ -112,3 +112,14 @@ func TestWhatIsOnlyScrapedInTheHeatIsSaidSo(t *testing.T) {
 		assert.Contains(t, why, done, causes)
 	}
 }
+
+// Whatever product was left out for the heat is planned again where it is cooler, and not one for pests alone.
+func TestAnyProductLeftOutForTheHeatIsPlannedAgain(t *testing.T) {
+	for warm, again := range map[int]bool{30: false, 31: true} {
+		s := fmt.Sprintf(`{"kind":"maxillaria-tenuifolia","causes":["soft-rot"],"on":"2026-02-15",
+			"answers":{"moist":"right","limp":false},"place":{"warmthC":%d}}`, warm)
+		looks, _ := said(t, s, treatment.Look)
+		assert.Equal(t, again, strings.Contains(strings.Join(looks, " "), "Then plan again today"), warm)
+		assert.Equal(t, again, leftOut(t, s, string(treatment.LabelDrug)) != "", warm)
+	}
+}

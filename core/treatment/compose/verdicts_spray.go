@@ -38,7 +38,7 @@ func (h *here) filmed() verdict {
 	c := h.c
 	switch {
 	case c.airC > sprayC:
-		return verdict{do: drop, why: "over 30 °C what is sprayed burns the leaves"}
+		return verdict{do: drop, why: burns}
 	case h.thirsty:
 		return verdict{do: drop, why: "a thirsty plant burns under it"}
 	case h.sun:
