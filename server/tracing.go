@@ -149,7 +149,7 @@ func (t *tracing) trace(ctx context.Context) error {
 	if err := t.tied(ctx, asked, since, true); err != nil {
 		return err
 	}
-	if err := t.meet(ctx, t.web.WhoMatters(exposure.HandsOn)); err != nil {
+	if err := t.lookUp(ctx, t.web.WhoMatters(exposure.HandsOn)); err != nil {
 		return err
 	}
 	next, from := t.web.HandingOn(t.web.Trace())
@@ -158,7 +158,7 @@ func (t *tracing) trace(ctx context.Context) error {
 			return err
 		}
 	}
-	if err := t.meet(ctx, t.web.WhoMatters(exposure.Told)); err != nil {
+	if err := t.lookUp(ctx, t.web.WhoMatters(exposure.Told)); err != nil {
 		return err
 	}
 	t.exposed = t.web.Trace()
@@ -181,8 +181,8 @@ func (t *tracing) tied(ctx context.Context, plants []uuid.UUID, since day.Day, b
 	return nil
 }
 
-// meet asks who plants are that are not known yet.
-func (t *tracing) meet(ctx context.Context, ids []uuid.UUID) error {
+// lookUp asks who plants are that are not known yet.
+func (t *tracing) lookUp(ctx context.Context, ids []uuid.UUID) error {
 	unknown := slices.DeleteFunc(ids, func(id uuid.UUID) bool { _, known := t.met[id]; return known })
 	if len(unknown) == 0 {
 		return nil

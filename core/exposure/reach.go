@@ -21,10 +21,10 @@ type way struct {
 type reached struct {
 	best []way
 	none []float64
-	host []toward // as it counted for a plant whoever it is reached from
+	host []toward
 }
 
-// toward is what counts for a plant whoever it is reached from.
+// toward is a host as it is reckoned with: asked for once, and since when contacts with it count.
 type toward struct {
 	liking       float64
 	cleared      day.Day

@@ -57,7 +57,7 @@ func (x *subject) copperHurts() bool {
 }
 
 // trimmed cuts back above nodes; soft trailers and ivies fill their own bare
-// spots with what comes off.
+// spots with what comes off. Nothing is said of a cut, now or later, where its kind does not branch.
 func (c *composer) trimmed(p plain) {
 	if p.cause != "" && !c.branchable() {
 		return

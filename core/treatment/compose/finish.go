@@ -293,6 +293,11 @@ func (c *composer) leftOut(what string) bool {
 	return slices.ContainsFunc(c.plan.LeftOut, func(l treatment.LeftOut) bool { return l.Op == what })
 }
 
+// leftOutAs says whether anything was left out for a reason.
+func (c *composer) leftOutAs(why string) bool {
+	return slices.ContainsFunc(c.plan.LeftOut, func(l treatment.LeftOut) bool { return strings.HasPrefix(l.Why, why) })
+}
+
 // forgone says why nothing reaches a pest, where every product was left out.
 func (c *composer) forgone(list []*sit) {
 	if c.discard != "" {

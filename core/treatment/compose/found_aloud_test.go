@@ -126,9 +126,10 @@ func TestATrayPlantThatIsDueIsWettedToday(t *testing.T) {
 func TestWhatHangsLimpInTheAirIsLookedAtSoon(t *testing.T) {
 	for _, kind := range []string{"tillandsia-ionantha", "vanda-hybrid"} {
 		for limp, soonLooked := range map[string]bool{"true": true, "false": false} {
-			_, days := said(t, `{"kind":"`+kind+`","causes":["stress-colour"],"on":"2026-06-15",
+			words, days := said(t, `{"kind":"`+kind+`","causes":["stress-colour"],"on":"2026-06-15",
 				"answers":{"moist":"due","limp":`+limp+`},"place":{"warmthC":20}}`, treatment.Look)
 			assert.Equal(t, soonLooked, slices.Contains(days, plumpEvery), "%s, limp %s: %v", kind, limp, days)
+			assert.Equal(t, soonLooked, strings.Contains(strings.Join(words, " "), "every 3 days until day 9,"), kind)
 		}
 	}
 }

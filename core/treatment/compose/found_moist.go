@@ -185,6 +185,9 @@ func smells(x step) bool {
 // fifthNow is how a pot without a way out is watered (common practice).
 const fifthNow = "water it now, a fifth of its pot at most, and tip out what stands after an hour."
 
+// littleNow is how a medium that is only to be moist is wetted again (common practice).
+const littleNow = "give it a little water round the rim now, away from its stem, until it is moist."
+
 // drinksNow says how it is watered today.
 func (c *composer) drinksNow() string {
 	switch {
@@ -199,9 +202,9 @@ func (c *composer) drinksNow() string {
 	case c.has(cause.NoDrainage) || c.noHole():
 		return "It is too dry for it: " + fifthNow
 	case c.kind.WaterRule == plant.CupWater && c.moist == facts.Dry:
-		return "It is too dry for it: give it a little water round the rim now, away from its stem, until it is moist."
+		return "It is too dry for it: " + littleNow
 	case c.kind.WaterRule == plant.CupWater:
-		return "It is dry through: give it a little water round the rim now, away from its stem, until it is moist."
+		return "It is dry through: " + littleNow
 	case c.seat == facts.InBasket:
 		return "It is too dry for it: dip its basket in water until bubbles stop, and let it drip off."
 	case c.moist == facts.Dry:

@@ -31,10 +31,8 @@ func (c *composer) unpoured(list []*sit) {
 	}
 }
 
-// keptDry takes out what would wet a medium that is kept dry, and water by its rule while
-// it lies on a tray or has no medium.
+// keptDry takes out water by its rule while it lies on a tray or has no medium.
 func (c *composer) keptDry(list []*sit) {
-	c.unpoured(list)
 	var state ground
 	for _, s := range list {
 		var kept []step

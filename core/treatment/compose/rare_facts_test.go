@@ -229,3 +229,31 @@ func TestFruitGoesBeforeTheCover(t *testing.T) {
 		assert.Equal(t, !aired, strings.Contains(leftOut(t, s, string(treatment.Air)), "take fruit"), causes)
 	}
 }
+
+// A series that ends within two weeks of the work on the roots ends the day before it; a longer one begins behind that.
+func TestASeriesIsOverBeforeTheWorkOrBeginsBehindIt(t *testing.T) {
+	const sat = 4
+	for _, c := range []struct{ day, last, begins, ends, every int }{
+		{0, 2, 0, 2, 2},                      // over before the work anyway
+		{0, 3, 0, 3, 2},                      // the day before it
+		{0, sat, 0, 3, 2},                    // on its day: it ends before
+		{0, sat + settledDays, 0, 3, 2},      // still within the two weeks
+		{2, sat + 1, 2, -1, 0},               // one time of it is left
+		{0, sat + settledDays + 1, 19, 0, 2}, // a day longer: it begins behind them
+	} {
+		x := laid(t, `{"kind":"aechmea-fasciata","causes":["drought"],"on":"2026-06-15"}`)
+		x.root, x.sat = &rootWork{}, sat
+		p := plain{day: c.day, step: do(treatment.FirstWater, every(2, toDay(c.last)))}
+		assert.False(t, x.overBefore(&p), "%+v", c)
+		assert.Equal(t, c.begins, p.day, "%+v", c)
+		assert.Equal(t, c.every, p.step.Every, "%+v", c)
+		if last, dated := dayOf(p.step.Until); c.ends > 0 {
+			assert.True(t, dated, "%+v", c)
+			assert.Equal(t, c.ends, last, "%+v", c)
+		}
+	}
+	x := laid(t, `{"kind":"aechmea-fasciata","causes":["drought"],"on":"2026-06-15"}`)
+	x.root, x.sat = &rootWork{}, sat
+	late := plain{day: sat, step: do(treatment.FirstWater, every(2, toDay(sat+2)))}
+	assert.True(t, x.overBefore(&late), "nothing of it comes before the work")
+}

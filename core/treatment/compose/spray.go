@@ -267,27 +267,29 @@ func (c *composer) spraySit(day int, steps []step) {
 	if len(steps) == 0 {
 		return
 	}
-	slot := treatment.Morning
-	c.draft.in(slot, day, rankSpray, treatment.SpraySit, steps...)
-	if c.habitID == treatment.Bromeliad && has(steps, treatment.Soap, treatment.Oil, treatment.LabelDrug) &&
-		!c.any(treatment.Rots()) &&
-		!c.has(cause.CupFoul) {
-		c.draft.at(day+1, rankPieces, do(treatment.CupFill, share(0.25), water("low-mineral")))
+	c.draft.in(treatment.Morning, day, rankSpray, treatment.SpraySit, steps...)
+	if has(steps, sprays...) && c.keepsCup() {
+		c.draft.at(day+1, rankPieces, cupFilling())
 	}
 }
+
+// keepsCup says whether it drinks from a cup that holds water while it is treated.
+func (c *composer) keepsCup() bool {
+	return c.habitID == treatment.Bromeliad && !c.any(treatment.Rots()) && !c.has(cause.CupFoul)
+}
+
+// cupFilling fills a cup again after it was emptied.
+func cupFilling() step { return do(treatment.CupFill, share(0.25), water(treatment.LowMineral)) }
 
 // cupsRefilled fills the cup of a bromeliad on the day after it was emptied for a wash alone: where a product was due
 // that day and was left out, or none is used.
 func (c *composer) cupsRefilled(list []*sit) []*sit {
-	if c.habitID != treatment.Bromeliad || c.any(treatment.Rots()) || c.has(cause.CupFoul) || c.discard != "" ||
-		c.piece || c.firstRoots() {
+	if !c.keepsCup() || c.discard != "" || c.piece || c.firstRoots() {
 		return list
 	}
 	for _, s := range slices.Clone(list) {
 		if s.dated && has(s.steps, treatment.CrownDrain) && has(s.steps, treatment.WashDown) && !cupFilled(list, s.day) {
-			list = c.onDay(list, treatment.CareSit, s.day+1, []step{
-				do(treatment.CupFill, share(0.25), water("low-mineral")),
-			})
+			list = c.onDay(list, treatment.CareSit, s.day+1, []step{cupFilling()})
 		}
 	}
 	return list

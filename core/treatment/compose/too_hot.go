@@ -3,7 +3,6 @@ package compose
 import (
 	"fmt"
 	"slices"
-	"strings"
 
 	"tendermend/core/cause"
 	"tendermend/core/treatment"
@@ -56,10 +55,7 @@ const coolYetDay = 3
 // cooledToSpray brings what could not be sprayed in the heat where it can be, and asks some days later whether it
 // stands there: what a wash leaves behind is met by a product only.
 func (c *composer) cooledToSpray(list []*sit) []*sit {
-	unsprayed := slices.ContainsFunc(c.plan.LeftOut, func(l treatment.LeftOut) bool {
-		return strings.HasPrefix(l.Why, burns)
-	})
-	if !unsprayed || c.airC <= sprayC || c.discard != "" || anyHas(list, treatment.Discard) {
+	if !c.leftOutAs(burns) || c.discard != "" || anyHas(list, treatment.Discard) {
 		return list
 	}
 	most := min(sprayC, c.mostC())
