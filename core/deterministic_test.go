@@ -81,7 +81,7 @@ func TestEveryComputationGivesTheSameBytesTwice(t *testing.T) {
 				}}}})
 				return text(t, list, err)
 			},
-			"compared": func() string { c, _ := diagnosis.Compare([]string{first, second}); return text(t, c, nil) },
+			"compared": func() string { c, _ := diagnosis.Standard().Compare([]string{first, second}); return text(t, c, nil) },
 		} {
 			once := compute()
 			for range 3 {

@@ -88,7 +88,10 @@ func (c *clinic) fillCupboard() error {
 		if err := c.store.SaveSupply(c.ctx, c.account, supply, false); err != nil {
 			return fmt.Errorf("demo supply %s: %w", s.name, err)
 		}
-		if err := c.store.Stock(c.ctx, c.account, id("stock/"+s.name), supply.ID, c.on(40), s.stock, "counted"); err != nil {
+		counted := store.StockMove{
+			ID: id("stock/" + s.name), Supply: supply.ID, On: c.on(40), Amount: s.stock, Why: "counted",
+		}
+		if err := c.store.Stock(c.ctx, c.account, counted); err != nil {
 			return fmt.Errorf("demo supply %s: %w", s.name, err)
 		}
 	}

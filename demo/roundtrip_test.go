@@ -24,9 +24,7 @@ func asText(t *testing.T, v any) string {
 // The whole clinic goes out and into an empty collection, as JSON and as tables,
 // and nothing is lost: not an entry, not a name, not a picture.
 func TestTheClinicGoesOutAndComesInWhole(t *testing.T) {
-	s := pgtest.Store(t)
-	_, err := demo.Load(t.Context(), s, pgtest.Today)
-	require.NoError(t, err)
+	s := clinic(t)
 	user, err := s.UserByEmail(t.Context(), demo.Email)
 	require.NoError(t, err)
 	clinic, err := s.Account(t.Context(), user.ID)

@@ -10,6 +10,7 @@ import (
 // From the tally at the bench to the plan's steps, worked through one by one:
 // interrupted work goes on where it was, and the cupboard is used up.
 func TestWorkingThroughAPlan(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 390, 844)
 	p.openDemo("/bench/cupboard")
 	p.see("is counted against its steps")
@@ -85,6 +86,7 @@ func TestWorkingThroughAPlan(t *testing.T) {
 }
 
 func TestTheBenchShowsItsFormulasAndRefusesDanger(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo("/bench?plant=" + plantPath("T-008")[len("/plants/"):])
 	p.fill("Live root ball, width", "7")

@@ -35,6 +35,7 @@ func (h *hand) called(name string) {
 // Twelve alike come in, are looked at side by side and planned for in at most sixty clicks
 // and keys beyond their name; where one differs it is told by a tap.
 func TestTwelveAlikeComeInAndArePlannedFor(t *testing.T) {
+	t.Parallel()
 	h := &hand{page: start(t, true).page(t, 1280, 800)}
 	h.openDemo("/plants")
 	h.see("in the collection")

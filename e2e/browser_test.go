@@ -11,6 +11,7 @@ import (
 	"os"
 	"os/exec"
 	"path/filepath"
+	"sync"
 	"sync/atomic"
 	"testing"
 	"time"
@@ -27,7 +28,19 @@ import (
 	"tendermend/web"
 )
 
-func TestMain(m *testing.M) { pgtest.Run(m) }
+// atEnd is done when all tests are.
+var (
+	ends  sync.Mutex
+	atEnd []func()
+)
+
+func TestMain(m *testing.M) {
+	pgtest.Run(m, func() {
+		for _, end := range atEnd {
+			end()
+		}
+	})
+}
 
 // site is a running server with the store behind it and a clock that the test
 // turns.
@@ -92,7 +105,8 @@ func (s *site) stopListening(t *testing.T) (back func()) {
 }
 
 func chromium(t *testing.T) string {
-	for _, name := range []string{"chromium", "chromium-browser"} {
+	// The one without a window of its own draws no frame, menus or tabs: two thirds of the work.
+	for _, name := range []string{"chromium-headless-shell", "chromium", "chromium-browser"} {
 		if path, err := exec.LookPath(name); err == nil {
 			return path
 		}
@@ -103,21 +117,61 @@ func chromium(t *testing.T) string {
 
 // patience is how long a page may take to come to what is waited for: only a
 // failure takes so long, and a busy machine is no failure.
-const patience = 20 * time.Second
+const patience = time.Minute
+
+// glance is how often a page is asked for what is waited for: asked at each of its frames, it draws frames for
+// nothing else.
+const glance = 50 * time.Millisecond
+
+// launch starts a browser. It ends with the tests.
+func launch(t *testing.T, told ...chromedp.ExecAllocatorOption) context.Context {
+	t.Helper()
+	folder, err := os.MkdirTemp("", "tendermend-browser-")
+	require.NoError(t, err)
+	options := append(chromedp.DefaultExecAllocatorOptions[:],
+		chromedp.ExecPath(chromium(t)), chromedp.NoSandbox, chromedp.DisableGPU,
+		chromedp.Flag("disable-quic", true), chromedp.Flag("disable-component-update", true),
+		chromedp.UserDataDir(folder))
+	allocator, cancelAllocator := chromedp.NewExecAllocator(context.Background(), append(options, told...)...)
+	ctx, cancel := chromedp.NewContext(allocator)
+	// The browser lives as long as the context it is first used with.
+	require.NoError(t, chromedp.Do(ctx), "starting chromium")
+	ends.Lock()
+	defer ends.Unlock()
+	atEnd = append(atEnd, func() { cancel(); cancelAllocator(); _ = os.RemoveAll(folder) })
+	return ctx
+}
+
+// one is the browser that all tests share, each in windows that know nothing of the others': starting one for each
+// takes longer than most of what is done in it.
+var one struct {
+	sync.Mutex
+	browser context.Context
+}
+
+func shared(t *testing.T) context.Context {
+	t.Helper()
+	one.Lock()
+	defer one.Unlock()
+	if one.browser == nil {
+		one.browser = launch(t)
+	}
+	return one.browser
+}
 
 // page opens a browser window of the size on the site, with what else its browser is told.
 func (s *site) page(t *testing.T, width, height int64, told ...chromedp.ExecAllocatorOption) *page {
 	t.Helper()
-	options := append(chromedp.DefaultExecAllocatorOptions[:],
-		chromedp.ExecPath(chromium(t)), chromedp.NoSandbox, chromedp.DisableGPU,
-		chromedp.Flag("disable-quic", true), chromedp.Flag("disable-component-update", true),
-		chromedp.UserDataDir(filepath.Join(t.TempDir(), "browser")))
-	allocator, cancelAllocator := chromedp.NewExecAllocator(context.Background(), append(options, told...)...)
-	ctx, cancel := chromedp.NewContext(allocator)
+	browser, own := context.Context(nil), []chromedp.ContextOption{chromedp.WithNewBrowserContext()}
+	if len(told) == 0 {
+		browser = shared(t)
+	} else {
+		browser, own = launch(t, told...), nil
+	}
+	ctx, cancel := chromedp.NewContext(browser, own...)
 	ctx, cancelTime := context.WithTimeout(ctx, 6*time.Minute)
-	t.Cleanup(func() { cancelTime(); cancel(); cancelAllocator() })
-	// The browser lives as long as the context it is first used with.
-	require.NoError(t, chromedp.Do(ctx), "starting chromium")
+	t.Cleanup(func() { cancelTime(); cancel() })
+	require.NoError(t, chromedp.Do(ctx), "opening a window")
 	p := &page{t: t, ctx: ctx, url: s.URL}
 	p.run(chromedp.EmulateViewport(width, height))
 	p.prefer("prefers-reduced-motion", "reduce")
@@ -230,7 +284,8 @@ func (p *page) lists(words string) {
 func (p *page) until(condition string) {
 	p.t.Helper()
 	p.run(chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {
-		_, err := chromedp.Poll[bool](condition, chromedp.WithPollingTimeout(patience))(ctx, t)
+		_, err := chromedp.Poll[bool](condition, chromedp.WithPollingTimeout(patience),
+			chromedp.WithPollingInterval(glance))(ctx, t)
 		return err
 	}))
 }

@@ -5,6 +5,7 @@ import "testing"
 // Mealybugs come back on a vine that was mended: it is on the walk, kept apart in
 // one tap, and mends in a case of its own from the first stage.
 func TestATroubleThatComesAgain(t *testing.T) {
+	t.Parallel()
 	s := start(t, true)
 	p := s.page(t, 1280, 800)
 	p.openDemo("/")
@@ -43,6 +44,7 @@ func TestATroubleThatComesAgain(t *testing.T) {
 // A healthy plant is adopted on one short form, has its routine, and its weekly look
 // is three taps.
 func TestAHealthyPlantIsAdopted(t *testing.T) {
+	t.Parallel()
 	s := start(t, false)
 	p := s.page(t, 390, 844)
 	p.open("/")
@@ -77,6 +79,7 @@ func TestAHealthyPlantIsAdopted(t *testing.T) {
 
 // A virus suspect is kept apart for good and cared for; a release is asked about.
 func TestASuspectStaysApart(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo(plantPath("C-020"))
 	p.see("for good")

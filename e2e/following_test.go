@@ -9,6 +9,7 @@ import (
 )
 
 func TestTheSeamIsMovedByKeysWheelAndFingers(t *testing.T) {
+	t.Parallel()
 	s := start(t, true)
 	p := s.page(t, 1280, 800)
 	p.openDemo(plantPath("T-014"))
@@ -70,6 +71,7 @@ func TestTheSeamIsMovedByKeysWheelAndFingers(t *testing.T) {
 }
 
 func TestGrowthsAreFollowedByTaps(t *testing.T) {
+	t.Parallel()
 	s := start(t, true)
 	p := s.page(t, 390, 844)
 	p.openDemo(plantPath("T-021") + "/growths")
@@ -99,6 +101,7 @@ func TestGrowthsAreFollowedByTaps(t *testing.T) {
 
 // A picture goes from a file into the record, and a leaf is measured on it.
 func TestALeafIsMeasuredOnAPicture(t *testing.T) {
+	t.Parallel()
 	s := start(t, true)
 	p := s.page(t, 1280, 800)
 	p.openDemo(plantPath("T-021") + "/pictures")
@@ -166,6 +169,7 @@ func TestALeafIsMeasuredOnAPicture(t *testing.T) {
 }
 
 func TestACheckInTakesFewTaps(t *testing.T) {
+	t.Parallel()
 	s := start(t, true)
 	p := s.page(t, 390, 844)
 	p.openDemo(plantPath("T-014"))
@@ -183,6 +187,7 @@ func TestACheckInTakesFewTaps(t *testing.T) {
 }
 
 func TestTwoTracksStandSideBySide(t *testing.T) {
+	t.Parallel()
 	s := start(t, true)
 	p := s.page(t, 1280, 800)
 	p.openDemo(plantPath("T-008"))
@@ -200,6 +205,7 @@ func TestTwoTracksStandSideBySide(t *testing.T) {
 }
 
 func TestLookingBackAndOut(t *testing.T) {
+	t.Parallel()
 	s := start(t, true)
 	p := s.page(t, 1280, 800)
 	p.openDemo(plantPath("T-003") + "/look-back")

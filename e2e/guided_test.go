@@ -59,6 +59,7 @@ func (h *taps) answerAll(seen map[string]bool) {
 // A beginner with a phone, a yellow plant and no botanical word comes from the door to the
 // first safe act in at most 20 taps.
 func TestFromTheDoorToTheFirstSafeAct(t *testing.T) {
+	t.Parallel()
 	h := &taps{page: start(t, true).page(t, 390, 844)}
 	h.open("/")
 	h.see("What brings you here?")
@@ -89,6 +90,7 @@ func TestFromTheDoorToTheFirstSafeAct(t *testing.T) {
 // What is said in one's own words is shown to be confirmed, and goes into the record with
 // the plant; going back opens the question again.
 func TestASentenceIsReadConfirmedAndKept(t *testing.T) {
+	t.Parallel()
 	h := &taps{page: start(t, true).page(t, 1280, 800)}
 	h.says("my pothos is going yellow, tiny black flies, no smell")
 	h.see("Did you mean this?")
@@ -117,6 +119,7 @@ func TestASentenceIsReadConfirmedAndKept(t *testing.T) {
 
 // Who says "my orchid" and no more is asked which by the commonest, and goes on without knowing it as well.
 func TestAnOrchidIsAskedWhich(t *testing.T) {
+	t.Parallel()
 	h := &taps{page: start(t, true).page(t, 390, 844)}
 	h.says("my orchid has limp leaves")
 	h.tap("Go on")
@@ -141,6 +144,7 @@ func (p *page) keep(name string) {
 // The page brings the data of its view: the view stands without asking for any of it, and nothing is asked
 // for twice. Before any script runs the page says what is to be done.
 func TestTheFirstViewsComeWithTheirData(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo("/")
 	p.see("Ticket hall")

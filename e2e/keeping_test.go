@@ -23,6 +23,7 @@ func (p *page) begin(name, email string) {
 
 // A whole collection moves to another account, by the screen alone.
 func TestACollectionMovesHouse(t *testing.T) {
+	t.Parallel()
 	s := start(t, true)
 	p := s.page(t, 1280, 800)
 	p.openDemo("/exchange")
@@ -79,6 +80,7 @@ func TestACollectionMovesHouse(t *testing.T) {
 
 // Weighed bare twice, a plant on its reserves tells how long they last.
 func TestTheBarePlantIsWeighed(t *testing.T) {
+	t.Parallel()
 	s := start(t, true)
 	p := s.page(t, 390, 844)
 	p.openDemo(plantPath("C-015"))
@@ -111,6 +113,7 @@ func TestTheBarePlantIsWeighed(t *testing.T) {
 
 // A case ends, is told, and is taken up again; what was recorded stays.
 func TestACaseEndsAndIsTakenUpAgain(t *testing.T) {
+	t.Parallel()
 	s := start(t, true)
 	p := s.page(t, 390, 844)
 	p.openDemo(plantPath("T-009"))

@@ -13,6 +13,7 @@ import (
 // Two minutes before buying: prices and a few looks give a verdict, and what was
 // seen goes with the plant that was bought.
 func TestFromTheSaleToTheRegister(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 390, 844)
 	p.openDemo("/plants")
 	p.click(by("a", "At a sale"))
@@ -44,6 +45,7 @@ func TestFromTheSaleToTheRegister(t *testing.T) {
 // Roots are counted by pressing, the record answers their signs from then on,
 // and what it turned out to be stands beside what was said first.
 func TestATallyAnswersAndACaseIsConfirmed(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo(plantPath("T-032") + "/measure")
 	p.see("Pinch each root")
@@ -96,6 +98,7 @@ func TestATallyAnswersAndACaseIsConfirmed(t *testing.T) {
 }
 
 func TestACaseFileComesInWholeOrNotAtAll(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo(plantPath("T-033") + "/examine")
 	p.see("read one in")
@@ -114,6 +117,7 @@ func TestACaseFileComesInWholeOrNotAtAll(t *testing.T) {
 }
 
 func TestAKindOfOnesOwn(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo("/handbook?list=kinds")
 	p.see("Add a kind of your own")
@@ -141,6 +145,7 @@ func TestAKindOfOnesOwn(t *testing.T) {
 // A sign is found by everyday words, answered as one thinks, and shown beside what it
 // is taken for; the verdict says what was not looked at.
 func TestASignIsFoundByEverydayWords(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 390, 844)
 	p.openDemo(plantPath("T-033") + "/examine")
 	p.see("What it may be")

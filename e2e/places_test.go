@@ -11,6 +11,7 @@ import (
 // A place is described and its year is drawn; a trip is planned and its sitter, who has no
 // account, ticks a plant, which stands in the record under their name.
 func TestAPlaceIsDescribedAndATripIsSat(t *testing.T) {
+	t.Parallel()
 	s := start(t, true)
 	p := s.page(t, 1280, 900)
 	p.openDemo("/places")
@@ -31,6 +32,12 @@ func TestAPlaceIsDescribedAndATripIsSat(t *testing.T) {
 	p.fill("Who comes in", "Ines")
 	p.click(by("button", "Plan it"))
 	p.see("What Ines does")
+	p.click(by("button", "Change the trip"))
+	p.fill("Where you are reached", "the ferry office")
+	p.noSeriousFinding("a trip that is being changed")
+	p.click(by("button", "Change it"))
+	p.see("In doubt: the ferry office")
+	p.see("Changed 1 time")
 	p.click(by("button", "Make Ines"))
 	p.until(`document.querySelector('a[href*="/sit/"]') !== null`)
 	link := eval[string](p, `document.querySelector('a[href*="/sit/"]').getAttribute("href")`)
@@ -43,7 +50,7 @@ func TestAPlaceIsDescribedAndATripIsSat(t *testing.T) {
 	sitter.see("Do not water")
 	sitter.noSeriousFinding("the sitter's page")
 	sitter.click(`(//button[normalize-space(.)="Done"])[1]`)
-	sitter.see("ticked today")
+	sitter.see("watered today")
 	var by string
 	require.NoError(t, s.Store.DB.Get(&by, `select by_name from entries where by_name is not null
 		order by recorded_at desc limit 1`))

@@ -8,6 +8,7 @@ import (
 
 // A carer may go against a rule, with a reason, and never silently.
 func TestAPlanIsChangedAgainstARuleOnlyWithAReason(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo(plantPath("T-032") + "/do")
 	p.see("What do you think it is?")
@@ -30,6 +31,7 @@ func TestAPlanIsChangedAgainstARuleOnlyWithAReason(t *testing.T) {
 }
 
 func TestWhatIsLeftOutCanBePutBack(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo(plantPath("T-032") + "/do")
 	p.see("What do you think it is?")
@@ -45,6 +47,7 @@ func TestWhatIsLeftOutCanBePutBack(t *testing.T) {
 
 // A set-up can be changed without any illness.
 func TestAWishNeedsNoIllness(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo("/plants/new")
 	p.fill("Name", "Sound one")
@@ -63,6 +66,7 @@ func TestAWishNeedsNoIllness(t *testing.T) {
 
 // Several kinds go by one name: which one it is is asked, with why it matters.
 func TestANameThatSeveralKindsShareAsksWhichOne(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo("/plants/new")
 	p.fill("Kind", "umbrella plant")
@@ -73,6 +77,7 @@ func TestANameThatSeveralKindsShareAsksWhichOne(t *testing.T) {
 }
 
 func TestPoisonIsShownByHowBadItIs(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 390, 844)
 	p.openDemo("/handbook/kinds/ficus-lyrata")
 	p.see("Harms people (mild)")

@@ -15,6 +15,7 @@ import (
 // A bowl's plants are told from each other, and one of them comes into a pot of its own with
 // its leaf; taken back, all stand in the bowl again.
 func TestPlantsOfABowlAreParted(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo(plantPath("K-001"))
 	p.click(by("a", "3 plants in one pot"))
@@ -33,6 +34,7 @@ func TestPlantsOfABowlAreParted(t *testing.T) {
 
 // Pictures find their plants by what their files are called.
 func TestPicturesComeInByTheirNames(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo("/exchange")
 	p.click(by("a", "A folder of pictures"))

@@ -11,6 +11,7 @@ import (
 // The whole job once through: a stranger opens the first account and rescues a
 // plant from the door to its first stage passed.
 func TestRescueFromTheDoorToTheFirstStagePassed(t *testing.T) {
+	t.Parallel()
 	s := start(t, false)
 	p := s.page(t, 1280, 800)
 

@@ -12,6 +12,7 @@ import (
 )
 
 func TestWrongPasswordKeepsTheForm(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.open("/")
 	p.fill("E-mail", "clinic@ferry-terminal.example")
@@ -26,6 +27,7 @@ func TestWrongPasswordKeepsTheForm(t *testing.T) {
 }
 
 func TestServerGoneAndBackLosesNothing(t *testing.T) {
+	t.Parallel()
 	s := start(t, true)
 	p := s.page(t, 1280, 800)
 	p.openDemo(plantPath("T-033") + "/examine")
@@ -53,6 +55,7 @@ func TestServerGoneAndBackLosesNothing(t *testing.T) {
 
 // Without a connection the frame stays, says so, and heals by itself.
 func TestTheFrameOutlivesTheConnection(t *testing.T) {
+	t.Parallel()
 	s := start(t, true)
 	p := s.page(t, 1280, 800)
 	p.openDemo("/")
@@ -80,6 +83,7 @@ func TestTheFrameOutlivesTheConnection(t *testing.T) {
 }
 
 func TestAnArrivalIsUndoneAndBroughtBack(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo(plantPath("T-021") + "/record")
 	p.see("Show what was undone or corrected")
@@ -92,6 +96,7 @@ func TestAnArrivalIsUndoneAndBroughtBack(t *testing.T) {
 
 // A mistake is named at that moment, and can be made all the same.
 func TestASecondWateringIsNamedAndKept(t *testing.T) {
+	t.Parallel()
 	s := start(t, true)
 	ida, ben := s.page(t, 1280, 800), s.page(t, 390, 844)
 	const water = `//article[contains(., "Sword plant by")]//button[.="watered"]`
@@ -111,6 +116,7 @@ func TestASecondWateringIsNamedAndKept(t *testing.T) {
 // Who reads at twice the usual size of type gets the narrow layout, and nothing is wider
 // than the window.
 func TestTypeOfTwiceTheSizeFits(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800, chromedp.Flag("blink-settings", "defaultFontSize=32"))
 	p.openDemo("/")
 	p.see("Today’s walk")
@@ -125,6 +131,7 @@ func TestTypeOfTwiceTheSizeFits(t *testing.T) {
 }
 
 func TestOnANarrowPhone(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 320, 640)
 	p.openDemo("/")
 	p.see("Today’s walk")
@@ -157,6 +164,7 @@ func TestOnANarrowPhone(t *testing.T) {
 }
 
 func TestDraftOutlivesTheTab(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo(plantPath("T-033") + "/examine")
 	p.see("What it may be")
@@ -168,6 +176,7 @@ func TestDraftOutlivesTheTab(t *testing.T) {
 }
 
 func TestEmptyCollectionShowsTheWayToBegin(t *testing.T) {
+	t.Parallel()
 	p := start(t, false).page(t, 390, 844)
 	p.open("/")
 	p.fill("Your name", "Rosa")
@@ -185,6 +194,7 @@ func TestEmptyCollectionShowsTheWayToBegin(t *testing.T) {
 }
 
 func TestTwoTabsOnOnePlant(t *testing.T) {
+	t.Parallel()
 	s := start(t, true)
 	here, there := s.page(t, 1280, 800), s.page(t, 1280, 800)
 	for _, p := range []*page{here, there} {
@@ -227,6 +237,7 @@ func (p *page) tabTo(words string) {
 }
 
 func TestExamineByKeyboardAlone(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo(plantPath("T-033") + "/examine")
 	p.see("What it may be")
@@ -249,6 +260,7 @@ func TestExamineByKeyboardAlone(t *testing.T) {
 }
 
 func TestUnitsAndClothSwitch(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo("/plants/new")
 	p.click(by("summary", "What it has"))
@@ -262,6 +274,7 @@ func TestUnitsAndClothSwitch(t *testing.T) {
 }
 
 func TestARowOnTheWalkTakesItsAnswerAndUndoesIt(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 390, 844)
 	p.openDemo("/")
 	p.lists("Sword plant by the left-luggage lockers")
@@ -278,6 +291,7 @@ func TestARowOnTheWalkTakesItsAnswerAndUndoesIt(t *testing.T) {
 // A plant missed before a trip is found by the program, and the person may
 // overrule it.
 func TestTheRecordAnswersAndIsOverruled(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo(plantPath("T-024") + "/examine")
 	p.see("What it may be")
@@ -301,6 +315,7 @@ func TestTheRecordAnswersAndIsOverruled(t *testing.T) {
 }
 
 func TestHandbookIsLinkedBothWays(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo("/handbook")
 	p.see("Which plant is it")
@@ -343,6 +358,7 @@ func (p *page) focused() string {
 // The first answer of a walk is at most six stops from the top of the page, its undo at
 // most two from the answer.
 func TestAWalkIsAnsweredAndUndoneInFewStops(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo("/")
 	p.see("Ticket hall")
@@ -361,6 +377,7 @@ func TestAWalkIsAnsweredAndUndoneInFewStops(t *testing.T) {
 
 // So is the first sign of a look.
 func TestTheFirstSignIsFewStopsAway(t *testing.T) {
+	t.Parallel()
 	p := start(t, true).page(t, 1280, 800)
 	p.openDemo(plantPath("T-033") + "/examine")
 	p.see("What it may be")

@@ -113,6 +113,8 @@ type Plant struct {
 	Name     string         `json:"name" doc:"For the reader; the entries tell."`
 	Entries  []record.Entry `json:"entries"`
 	Pictures []Picture      `json:"pictures"`
+	// KindName is the botanical name of its kind, as a register has it: all that is known of an own kind elsewhere.
+	KindName string `json:"-"`
 }
 
 // Picture is a picture, as JPEG in base64.

@@ -2,6 +2,8 @@ package exchange
 
 import (
 	"fmt"
+	"slices"
+	"time"
 	"unicode/utf8"
 
 	"github.com/google/uuid"
@@ -26,7 +28,25 @@ type Trip struct {
 	Note   string    `json:"note,omitempty" db:"note" maxLength:"1000" doc:"What whoever comes in has to know."`
 	Cooler bool      `json:"cooler,omitempty" db:"cooler" doc:"Whether the heating is turned down meanwhile."`
 	Ended  bool      `json:"ended" db:"ended" doc:"Whether the link was taken back."`
+	Off    bool      `json:"off,omitempty" db:"off" doc:"Whether it was called off."`
 	Sheet  []TripPot `json:"sheet" db:"-"`
+	// Version counts its changes; missing, in archives of before, for the first.
+	Version    int       `json:"version,omitempty" db:"version" doc:"1 as it was planned, one more for each change."`
+	RecordedAt time.Time `json:"recordedAt,omitzero" db:"recorded_at" doc:"When it was planned or changed last."`
+	Earlier    []Trip    `json:"earlier,omitempty" db:"-" doc:"What it was before each change, the first first."`
+}
+
+// Span is when it takes place.
+func (t Trip) Span() trip.Span { return trip.Span{From: t.From, Back: t.Back, Off: t.Off} }
+
+// Sitters are whoever comes in or was to come in.
+func (t Trip) Sitters() (names []string) {
+	for _, v := range append(slices.Clone(t.Earlier), t) {
+		if v.Sitter != "" && !slices.Contains(names, v.Sitter) {
+			names = append(names, v.Sitter)
+		}
+	}
+	return names
 }
 
 // TripPot is a plant of a trip with its plan.
@@ -40,6 +60,23 @@ type TripPot struct {
 	Otherwise string    `json:"otherwise,omitempty" doc:"How it is watered, where no pot tells by drying."`
 	Guess     bool      `json:"guess,omitempty" doc:"Whether nobody ever recorded how it is watered."`
 	trip.Plan
+}
+
+// Since is a plan that was made when so many days of the trip had gone by: its days are counted from the day of
+// leaving, and what was planned before for those behind stays.
+func (p TripPot) Since(gone int, before TripPot) TripPot {
+	days := slices.DeleteFunc(slices.Clone(before.Days), func(d int) bool { return d >= gone })
+	for _, d := range p.Days {
+		days = append(days, d+gone)
+	}
+	p.Days, p.WaterBefore, p.Aids = days, before.WaterBefore, before.Aids
+	if p.Aids == nil {
+		p.Aids = []trip.Aid{}
+	}
+	if p.Days == nil {
+		p.Days = []int{}
+	}
+	return p
 }
 
 // Decided is what a collection decided for all its plants, each in its newest version; what
@@ -88,6 +125,14 @@ func (t Trip) faults(at string) (faults record.Faults) {
 			faults = append(faults, record.Fault{Field: at + "." + field,
 				Message: fmt.Sprintf("at most %d characters are wanted", mostOfName)})
 		}
+	}
+	if t.Version < 0 || len(t.Earlier) > max(0, t.Version-1) {
+		faults = append(faults, record.Fault{Field: at + ".version",
+			Message: "it has more earlier versions than it counts"})
+	}
+	for i, v := range t.Earlier {
+		v.ID, v.Earlier, v.Version = t.ID, nil, 0
+		faults = append(faults, v.faults(fmt.Sprintf("%s.earlier[%d]", at, i))...)
 	}
 	if utf8.RuneCountInString(t.Note) > mostOfNote {
 		faults = append(faults, record.Fault{Field: at + ".note",

@@ -110,7 +110,7 @@ func TestTheSecondEditionsArchiveStaysReadable(t *testing.T) {
 
 // The archive was written by the third edition, whose ticks write what they make so: 37
 // plants with 2,711 entries. Where the plants stand, what happened to them and what is
-// known of each is what that edition told.
+// known of each is what that edition told, but for the medium of what was set in a cup: it forgot that this is water.
 func TestTheThirdEditionsArchiveStaysReadable(t *testing.T) {
 	raw, a := golden(t, "collection-v3.json.gz")
 	require.Len(t, a.Plants, 37)

@@ -161,7 +161,7 @@ func ReadRegister(raw []byte, today day.Day) (plants []Plant, places []Place, er
 			RecordedAt: time.Time{},
 			Body:       record.Body{Arrived: &a},
 		}
-		plants = append(plants, Plant{ID: id, Name: a.Name, Entries: []record.Entry{e}})
+		plants = append(plants, Plant{ID: id, Name: a.Name, KindName: row["botanical"], Entries: []record.Entry{e}})
 	}
 	return plants, places, nil
 }

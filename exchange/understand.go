@@ -15,6 +15,14 @@ import (
 // Understand reads whatever of the open formats a file is in: an archive, a
 // table of entries, or a register, whose rows without a day came today.
 func Understand(raw []byte, today day.Day) (Archive, error) {
+	a, err := understand(raw, today)
+	if err != nil {
+		return a, err
+	}
+	return a, refuseNUL(raw, a)
+}
+
+func understand(raw []byte, today day.Day) (Archive, error) {
 	if bytes.HasPrefix(bytes.TrimSpace(raw), []byte("{")) && !utf8.Valid(raw) {
 		return Archive{}, errors.New("this archive is not written in UTF-8; take it out once more, or save it as UTF-8")
 	}

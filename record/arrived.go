@@ -16,13 +16,13 @@ type Arrived struct {
 	Profile    string     `json:"profile,omitempty" doc:"Its kind; empty when unknown."`
 	Habit      string     `json:"habit" doc:"Its growth habit, enough when the kind is unknown."`
 	From       string     `json:"from,omitempty" maxLength:"120"`
-	Price      *float64   `json:"price,omitempty" doc:"What was paid, in the collection's money."`
+	Price      *float64   `json:"price,omitempty" minimum:"-9999" maximum:"1000000" doc:"In the collection's money."`
 	Packing    Packing    `json:"packing,omitempty" enum:"unpacked,dry,wet,cold,weeks-in-box,unknown"`
-	PotWidthCM *float64   `json:"potWidthCm,omitempty" doc:"Inner width of its pot, cm."`
-	PotDepthCM *float64   `json:"potDepthCm,omitempty" doc:"Depth of its pot, cm."`
+	PotWidthCM *float64   `json:"potWidthCm,omitempty" minimum:"-9999" maximum:"99999" doc:"Inner width of its pot, cm."`
+	PotDepthCM *float64   `json:"potDepthCm,omitempty" minimum:"-9999" maximum:"99999" doc:"Depth of its pot, cm."`
 	Medium     string     `json:"medium,omitempty" maxLength:"120"`
-	Leaves     *int       `json:"leaves,omitempty"`
-	Growths    *int       `json:"growths,omitempty" doc:"Bulbs, canes, rosettes or stems."`
+	Leaves     *int       `json:"leaves,omitempty" minimum:"-9999" maximum:"99999"`
+	Growths    *int       `json:"growths,omitempty" minimum:"-9999" maximum:"99999" doc:"Bulbs, canes, rosettes or stems."`
 	Place      *uuid.UUID `json:"place,omitempty"`
 	Tray       string     `json:"tray,omitempty" maxLength:"40" doc:"The tray that it shares there, by name."`
 	Isolated   bool       `json:"isolated"`

@@ -11,7 +11,7 @@ import (
 
 // TakenAs is the batch as which pieces of a plant were taken.
 type TakenAs struct {
-	N      int           `json:"n" doc:"How many pieces."`
+	N      int           `json:"n" minimum:"-9999" maximum:"99999" doc:"How many pieces."`
 	Method pieces.Method `json:"method" doc:"As the kinds name it: tip-cutting, node-cutting …"`
 	Vessel pieces.Vessel `json:"vessel" enum:"water,mix,moss,moss-box,mother,pot" doc:"What they root in."`
 }

@@ -45,6 +45,9 @@ type Case struct {
 	// days of what they were read from.
 	took map[string]*day.Day
 
+	// watered is how often its roots had been wetted when the plan in hand was taken up.
+	watered int
+
 	// nothing is true where a look ended it: nothing was found.
 	nothing bool
 }

@@ -19,7 +19,7 @@ type Checked struct {
 // Value is one reading at a check-in.
 type Value struct {
 	Measure string  `json:"measure"`
-	Value   float64 `json:"value"`
+	Value   float64 `json:"value" minimum:"-9999" maximum:"99999"`
 }
 
 // KindChecked stands in stored records: it is never renamed or used for another.

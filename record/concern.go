@@ -40,6 +40,7 @@ const (
 	MarksLeaves   ConcernID = "marks-leaves"   // it marks hairy or powdery leaves
 	LookOld       ConcernID = "look-old"       // the look that it is planned from is old
 	BadAtLastLook ConcernID = "bad-last-look"  // it is to be mended while its last look was bad
+	StockBelow    ConcernID = "stock-below"    // more is taken from the cupboard than stands in it
 )
 
 // Concerns is what keeps an entry back until its sender says that it is meant.
@@ -107,8 +108,9 @@ func (s State) firstWater() (on day.Day, gate string, waits bool) {
 	if _, worked := s.CarriedOut()[string(treatment.Unpot)]; !worked {
 		return 0, "", false
 	}
+	done := s.Done()
 	for _, step := range s.Plan.Steps {
-		if _, ticked := s.Ticks[step.ID]; !ticked && treatment.OperatorID(step.Op) == treatment.FirstWater {
+		if _, is := done[step.ID]; !is && treatment.OperatorID(step.Op) == treatment.FirstWater && step.Of == "" {
 			return s.DueOn(step.ID), step.Gate, true
 		}
 	}

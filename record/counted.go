@@ -8,10 +8,10 @@ import (
 
 // Counted is a look at a batch: how many are alive, have a shoot, have roots.
 type Counted struct {
-	Alive  int    `json:"alive" doc:"How many are alive now."`
-	Shoots int    `json:"shoots" doc:"How many of them have a shoot."`
-	Rooted int    `json:"rooted" doc:"How many of them have roots."`
-	Rotted *int   `json:"rotted,omitempty" doc:"How many of those that died rotted; all of them where nobody says."`
+	Alive  int    `json:"alive" minimum:"-9999" maximum:"99999" doc:"How many are alive now."`
+	Shoots int    `json:"shoots" minimum:"-9999" maximum:"99999" doc:"How many of them have a shoot."`
+	Rooted int    `json:"rooted" minimum:"-9999" maximum:"99999" doc:"How many of them have roots."`
+	Rotted *int   `json:"rotted,omitempty" minimum:"-9999" maximum:"99999" doc:"How many that died rotted; else all."`
 	Note   string `json:"note,omitempty" maxLength:"2000"`
 }
 

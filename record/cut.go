@@ -9,9 +9,9 @@ import (
 // Cut is something that was cut off the plant.
 type Cut struct {
 	Organ string   `json:"organ" enum:"roots,leaf,spike,flower,stem,crown,rhizome,bulb,body,tip,pup,plantlet,segment"`
-	N     *int     `json:"n,omitempty" doc:"How many."`
-	Share *float64 `json:"share,omitempty" doc:"Or what share of them, 0 to 1."`
-	Kept  *int     `json:"kept,omitempty" doc:"How many were left."`
+	N     *int     `json:"n,omitempty" minimum:"-9999" maximum:"99999" doc:"How many."`
+	Share *float64 `json:"share,omitempty" minimum:"-9999" maximum:"99999" doc:"Or what share of them, 0 to 1."`
+	Kept  *int     `json:"kept,omitempty" minimum:"-9999" maximum:"99999" doc:"How many were left."`
 }
 
 // KindCut stands in stored records: it is never renamed or used for another.

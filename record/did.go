@@ -34,7 +34,7 @@ type Did struct {
 // Used is what a step took of a supply.
 type Used struct {
 	Supply uuid.UUID `json:"supply"`
-	Amount float64   `json:"amount" doc:"In the supply's unit."`
+	Amount float64   `json:"amount" minimum:"-9999" maximum:"1000000" doc:"In the supply's unit."`
 }
 
 // KindDid stands in stored records: it is never renamed or used for another.

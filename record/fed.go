@@ -11,7 +11,7 @@ import (
 
 // Fed is one feeding.
 type Fed struct {
-	Strength float64 `json:"strength,omitempty" doc:"Share of what the label gives for pot plants: 1 is label rate."`
+	Strength float64 `json:"strength,omitempty" minimum:"-999" maximum:"9999" doc:"Share of the label rate."`
 	Product  string  `json:"product,omitempty" maxLength:"120"`
 	// Slow is what has no label and feeds a little for a long time; it has no strength.
 	Slow string `json:"slow,omitempty" enum:"compost,castings,fresh-mix" doc:"What has no label."`

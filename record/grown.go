@@ -18,13 +18,13 @@ type Grown struct {
 	Name     string               `json:"name,omitempty" maxLength:"60"`
 	Of       string               `json:"of,omitempty" enum:"A,B,C,D,E,F,G,H,I,J,K,L" doc:"Which plant of its pot."`
 	CameWith bool                 `json:"cameWith,omitempty" doc:"Whether it came with the plant."`
-	SizeMM   *float64             `json:"sizeMm,omitempty"`
+	SizeMM   *float64             `json:"sizeMm,omitempty" minimum:"-9999" maximum:"99999"`
 	State    recovery.GrowthState `json:"state,omitempty" enum:"starting,growing,mature,stalled,lost"`
 	Picture  *uuid.UUID           `json:"picture,omitempty" doc:"The picture on which it was measured."`
 	// Marks are all that it has on that day; Clean says that it was looked at and has none.
 	Marks []recovery.Mark `json:"marks,omitempty" doc:"All marks that it has: old ones too."`
 	Clean bool            `json:"clean,omitempty" doc:"Whether it was looked at and has no mark."`
-	Lobes *int            `json:"lobes,omitempty" doc:"Lobes and windows of the leaf."`
+	Lobes *int            `json:"lobes,omitempty" minimum:"-9999" maximum:"99999" doc:"Lobes and windows of the leaf."`
 }
 
 // KindGrown stands in stored records: it is never renamed or used for another.

@@ -94,6 +94,17 @@ func (l *Ledger) live(id uuid.UUID) bool {
 	return judge(id, l.undone, l.with, map[uuid.UUID]bool{})
 }
 
+// Counting gives the entries that count, neither taken back nor corrected by another, in the order of the record.
+func (l *Ledger) Counting() []Entry {
+	var list []Entry
+	for _, e := range l.entries {
+		if e.Voided == nil && l.live(e.ID) {
+			list = append(list, e)
+		}
+	}
+	return InOrder(list)
+}
+
 // counting gives the counting ones among arrivals, closings and reopenings, in
 // the order of the record, but for one.
 func (l *Ledger) counting(but *uuid.UUID) []Entry {

@@ -8,23 +8,23 @@ import (
 
 	"tendermend/core/facts"
 	"tendermend/core/roots"
-	"tendermend/core/treatment"
+	"tendermend/core/state"
 )
 
 // Made is what came out otherwise than a step of the plan has it: only what differs.
 type Made struct {
-	WidthCM  *float64 `json:"widthCm,omitempty" doc:"Inner width of the pot that it came into."`
-	DepthCM  *float64 `json:"depthCm,omitempty"`
+	WidthCM  *float64 `json:"widthCm,omitempty" minimum:"-999" maximum:"9999" doc:"Inner width of its pot."`
+	DepthCM  *float64 `json:"depthCm,omitempty" minimum:"-9999" maximum:"99999"`
 	Medium   string   `json:"medium,omitempty" maxLength:"120" doc:"The mix that was taken."`
-	LevelCM  *float64 `json:"levelCm,omitempty" doc:"Level of the reservoir."`
-	ML       *float64 `json:"ml,omitempty" doc:"Water that was given."`
-	N        *int     `json:"n,omitempty" doc:"How many were cut off."`
-	Strength *float64 `json:"strength,omitempty" doc:"Share of the label's rate that was fed."`
+	LevelCM  *float64 `json:"levelCm,omitempty" minimum:"-9999" maximum:"99999" doc:"Level of the reservoir."`
+	ML       *float64 `json:"ml,omitempty" minimum:"-9999" maximum:"1000000" doc:"Water that was given."`
+	N        *int     `json:"n,omitempty" minimum:"-9999" maximum:"99999" doc:"How many were cut off."`
+	Strength *float64 `json:"strength,omitempty" minimum:"-999" maximum:"9999" doc:"Share of the label rate."`
 	Product  string   `json:"product,omitempty" maxLength:"120" doc:"The product, as it stands on its label."`
-	Live     *int     `json:"live,omitempty" doc:"Live roots counted."`
-	Dead     *int     `json:"dead,omitempty" doc:"Dead roots counted."`
-	Tips     *int     `json:"tips,omitempty" doc:"Growing root tips counted."`
-	BallCM   *float64 `json:"ballCm,omitempty" doc:"Width of the live root ball."`
+	Live     *int     `json:"live,omitempty" minimum:"-9999" maximum:"99999" doc:"Live roots counted."`
+	Dead     *int     `json:"dead,omitempty" minimum:"-9999" maximum:"99999" doc:"Dead roots counted."`
+	Tips     *int     `json:"tips,omitempty" minimum:"-9999" maximum:"99999" doc:"Growing root tips counted."`
+	BallCM   *float64 `json:"ballCm,omitempty" minimum:"-9999" maximum:"99999" doc:"Width of the live root ball."`
 }
 
 func (m *Made) check() (faults Faults) {
@@ -87,7 +87,7 @@ func (l *Ledger) before(tick Entry) State {
 }
 
 // bodiesOf writes an effect as entries.
-func bodiesOf(e treatment.Effect, m Made, s State) (list []Body) {
+func bodiesOf(e state.Effect, m Made, s State) (list []Body) {
 	add := func(b Body) { list = append(list, b) }
 	if e.Apart != "" {
 		add(Body{Moved: &Moved{Isolation: Isolation(e.Apart), Reason: "by its plan"}})
@@ -145,7 +145,7 @@ func (p *Potted) otherwise(m Made) {
 
 // changed is what a step changes besides, as it is said; brighter counts from the
 // light that it had.
-func changed(c treatment.ChangeEffect, known facts.Facts) *Stated {
+func changed(c state.ChangeEffect, known facts.Facts) *Stated {
 	st := Stated{
 		Seat: c.Seat, MediumClass: c.MediumClass, Cover: c.Cover, LightShare: c.LightShare, WarmthC: c.WarmthC,
 		BaseUnderCM: c.BaseUnderCM, Standing: c.Standing, Plug: c.Plug, RotAlive: c.RotAlive, NoWater: c.NoWater,

@@ -8,12 +8,12 @@ import (
 
 // Metered is what was read of light and air at the plant's leaves.
 type Metered struct {
-	Lux         *float64     `json:"lux,omitempty" doc:"Light at leaf height, lux."`
+	Lux         *float64     `json:"lux,omitempty" minimum:"-9999" maximum:"99999" doc:"Light at leaf height, lux."`
 	Lamp        climate.Lamp `json:"lamp,omitempty" enum:"sun,cool-white,metal-halide,high-pressure-sodium,incandescent"`
-	Hours       *float64     `json:"hours,omitempty" doc:"Hours a day at about that light."`
-	MinC        *float64     `json:"minC,omitempty" doc:"Lowest night, °C."`
-	MaxC        *float64     `json:"maxC,omitempty" doc:"Highest day, °C."`
-	HumidityPct *float64     `json:"humidityPct,omitempty" doc:"Relative humidity, per cent."`
+	Hours       *float64     `json:"hours,omitempty" minimum:"-999" maximum:"9999" doc:"Hours a day at about that light."`
+	MinC        *float64     `json:"minC,omitempty" minimum:"-9999" maximum:"99999" doc:"Lowest night, °C."`
+	MaxC        *float64     `json:"maxC,omitempty" minimum:"-9999" maximum:"99999" doc:"Highest day, °C."`
+	HumidityPct *float64     `json:"humidityPct,omitempty" minimum:"-999" maximum:"9999" doc:"Humidity, %."`
 }
 
 // KindMetered stands in stored records: it is never renamed or used for another.

@@ -8,8 +8,8 @@ import (
 
 // Parted takes pieces out of a batch: potted out as plants, or put back with the mother.
 type Parted struct {
-	Potted   int    `json:"potted" doc:"How many were potted out, each a plant of its own."`
-	Returned int    `json:"returned" doc:"How many went back into the mother's pot."`
+	Potted   int    `json:"potted" minimum:"-999" maximum:"9999" doc:"How many were potted out, each a plant of its own."`
+	Returned int    `json:"returned" minimum:"-9999" maximum:"99999" doc:"How many went back into the mother's pot."`
 	Note     string `json:"note,omitempty" maxLength:"2000"`
 	// Plants are those that came of it, where they were taken in.
 	Plants []uuid.UUID `json:"plants,omitempty" maxItems:"500" doc:"The plants that came of it."`

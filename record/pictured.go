@@ -37,11 +37,11 @@ var sides = []Side{SideFront, SideLeft, SideRight, SideBack, SideTop, SideBase, 
 // Scale is a length on a picture that is known: from one point to another, both
 // as shares of the picture's width, it is so many mm.
 type Scale struct {
-	X1 float64 `json:"x1"`
-	Y1 float64 `json:"y1" doc:"As a share of the width as well."`
-	X2 float64 `json:"x2"`
-	Y2 float64 `json:"y2"`
-	MM float64 `json:"mm"`
+	X1 float64 `json:"x1" minimum:"-9999" maximum:"99999"`
+	Y1 float64 `json:"y1" minimum:"-9999" maximum:"99999" doc:"As a share of the width as well."`
+	X2 float64 `json:"x2" minimum:"-9999" maximum:"99999"`
+	Y2 float64 `json:"y2" minimum:"-9999" maximum:"99999"`
+	MM float64 `json:"mm" minimum:"-9999" maximum:"99999"`
 	Of string  `json:"of,omitempty" maxLength:"60" doc:"What it was measured on: the pot."`
 }
 

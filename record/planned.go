@@ -124,7 +124,7 @@ func (p *Planned) apply(s *State, e Entry) {
 	}
 	s.Before = before
 	s.Plan, s.PlannedOn, s.PlanAnswers, s.Ticks = p.Plan, e.On, p.Answers, kept
-	s.PlanEntry = e.ID
+	s.PlanEntry, s.watered = e.ID, len(s.WateredOn)
 	p.Answers.Tell(&s.Known, e.On)
 	if p.Answers.PotWidthCM != nil {
 		s.Pot.WidthCM = p.Answers.PotWidthCM
@@ -142,6 +142,15 @@ func (p *Planned) completed(m moment) (Body, error) {
 	made, err := sheet.Of(m.state.Situation(p.Answers, p.Keeps, m.on, m.around), p.Answers)
 	if err != nil {
 		return Body{}, err
+	}
+	if len(made.Gone) > 0 {
+		var faults Faults
+		for _, g := range made.Gone {
+			const said = "this plan has no such step “%s”; take this change back, or look at the plan as it is now"
+			field := fmt.Sprintf("planned.answers.edits[%d].step", g.Edit)
+			faults = append(faults, Fault{Field: field, Message: fmt.Sprintf(said, g.Title)})
+		}
+		return Body{}, faults
 	}
 	for _, b := range made.Breaches {
 		if strings.TrimSpace(b.Reason) != "" {

@@ -8,14 +8,14 @@ import (
 
 // Potted is a new pot or medium.
 type Potted struct {
-	WidthCM *float64 `json:"widthCm,omitempty" doc:"Inner width of the pot, cm."`
-	DepthCM *float64 `json:"depthCm,omitempty" doc:"Depth of the pot, cm."`
+	WidthCM *float64 `json:"widthCm,omitempty" minimum:"-9999" maximum:"99999" doc:"Inner width of the pot, cm."`
+	DepthCM *float64 `json:"depthCm,omitempty" minimum:"-9999" maximum:"99999" doc:"Depth of the pot, cm."`
 	Medium  string   `json:"medium,omitempty" maxLength:"120" doc:"Fresh medium; empty where the old one stayed."`
 	// What it stands in now, where that is no plain pot, and of what sort the medium is.
 	Seat facts.Seat `json:"seat,omitempty" enum:"pot,basket,mount,hung,cup,dish,reservoir,jar,box" doc:"Its seat now."`
 
 	Class   facts.MediumClass `json:"mediumClass,omitempty" enum:"soil,bark,moss,stones,peat,water,none"`
-	LevelCM *float64          `json:"levelCm,omitempty" doc:"Level of its reservoir, cm."`
+	LevelCM *float64          `json:"levelCm,omitempty" minimum:"-9999" maximum:"99999" doc:"Level of its reservoir, cm."`
 }
 
 // KindPotted stands in stored records: it is never renamed or used for another.
@@ -71,14 +71,14 @@ func (p *Potted) stands(s *State, e Entry) {
 		f.PotHoles, f.Standing = facts.Yes{}, facts.Yes{}
 	}
 	set(&f.LevelCM, p.LevelCM, e.On, from)
-	if p.Medium == "" {
-		return
-	}
 	class := p.Class
 	if class == "" {
 		class = facts.ClassOf(p.Medium)
 	}
 	setWord(&f.MediumClass, class, e.On, from)
+	if p.Medium == "" {
+		return
+	}
 	f.Medium = facts.Seen(facts.Sound, e.On, from)
 	f.Plug = facts.Yes{}
 	s.PottedOn = append(s.PottedOn, e.On)

@@ -11,7 +11,6 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"tendermend/core/care"
-	"tendermend/core/climate"
 	"tendermend/core/day"
 	"tendermend/core/recovery"
 	"tendermend/core/water"
@@ -175,66 +174,7 @@ func TestWhateverIsRecordedHoldsTogether(t *testing.T) {
 		require.Equal(t, follows(t, s), follows(t, ledger.State()), "seed %d", seed)
 		name := fmt.Sprintf("seed %d", seed)
 
-		// Every course is on a track once, and its open span is the stage it is in.
-		type way struct {
-			of    uuid.UUID
-			track string
-		}
-		open := map[way]string{}
-		for _, span := range s.Stages {
-			if span.To == nil {
-				assert.NotContains(t, open, way{span.Case, span.Track}, name)
-				open[way{span.Case, span.Track}] = span.Stage
-			} else {
-				assert.LessOrEqual(t, span.From, *span.To, name)
-			}
-		}
-		for _, of := range s.Cases {
-			for _, c := range of.Courses {
-				want := recovery.Mended
-				if _, stage, in := c.In(); in {
-					want = stage.ID
-				}
-				if of.Closed == nil {
-					assert.Equal(t, want, open[way{of.ID, c.Track}], name)
-				} else {
-					assert.NotContains(t, open, way{of.ID, c.Track}, name)
-				}
-			}
-		}
-		for _, c := range s.Courses {
-			if _, stage, in := c.In(); in {
-				w := stage.Expect(s.Readings, climate.Summer, c.Began, today)
-				assert.True(t, w.From >= today && w.To >= w.From, "%s: %s to %s", name, w.From, w.To)
-				require.NotEmpty(t, w.Working.Formula)
-			}
-		}
-		// Readings stand by day, and none counts below nothing.
-		for measure, list := range s.Readings {
-			for i, r := range list {
-				assert.GreaterOrEqual(t, r.Value, 0.0, "%s %s", name, measure)
-				if i > 0 {
-					assert.LessOrEqual(t, list[i-1].On, r.On, "%s %s", name, measure)
-				}
-			}
-		}
-		for _, r := range s.Scores() {
-			assert.True(t, r.Value >= 0 && r.Value <= 100, "%s: condition %g", name, r.Value)
-		}
-		r := told.ReviewOf(s, b.entries, 0, today)
-		assert.Equal(t, len(s.Looks), r.Looks, name)
-		assert.GreaterOrEqual(t, r.Minutes.Value, 0.0)
-		for _, stage := range r.Stages {
-			assert.GreaterOrEqual(t, stage.Days, 0, name)
-		}
-		for _, passed := range s.PassedStages() {
-			assert.GreaterOrEqual(t, passed.Days, 0, name)
-		}
-		for _, clock := range s.PestClocks() {
-			for i := 1; i < len(clock.Treatments); i++ {
-				assert.Greater(t, clock.Treatments[i], clock.Treatments[i-1], name)
-			}
-		}
+		holdsTogether(t, name, s, b.entries, today)
 		// The order in which entries come out of the database does not matter.
 		shuffled := append([]record.Entry{}, b.entries...)
 		chance.Shuffle(len(shuffled), func(i, j int) { shuffled[i], shuffled[j] = shuffled[j], shuffled[i] })

@@ -3,6 +3,7 @@ package record_test
 import (
 	"fmt"
 	"math/rand/v2"
+	"slices"
 	"testing"
 	"time"
 
@@ -28,6 +29,13 @@ type book struct {
 	entries []record.Entry
 	at      time.Time
 	kinds   plant.Kinds
+}
+
+// copied is a book of its own with the same entries.
+func (b *book) copied() *book {
+	c := *b
+	c.entries = slices.Clone(b.entries)
+	return &c
 }
 
 func newBook(t *testing.T) *book {
@@ -315,6 +323,8 @@ func TestTasksSayWhatIsNextAndWhy(t *testing.T) {
 	b.write(28, check("rot", 1))
 	assert.Contains(t, kinds(due.Tasks(b.state(), false)), due.Back)
 	b.write(27, record.Body{Watered: &record.Watered{}})
+	assert.NotContains(t, kinds(due.Tasks(b.state(), false)), due.Water, "rot was read, and nobody answered")
+	b.write(26, check("rot", 0))
 	assert.Contains(t, kinds(due.Tasks(b.state(), false)), due.Water)
 }
 

@@ -12,7 +12,7 @@ import (
 // Sat is a whole sitting of the plan that was done on one day. The ticks of its steps
 // are entries of their own that count only while it does: undoing it takes back all.
 type Sat struct {
-	Sitting int    `json:"sitting" doc:"Its number in the plan, from 1."`
+	Sitting int    `json:"sitting" minimum:"-9999" maximum:"99999" doc:"Its number in the plan, from 1."`
 	Name    string `json:"name,omitempty" maxLength:"120" doc:"Its name. Filled in when it is recorded."`
 }
 

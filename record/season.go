@@ -352,6 +352,7 @@ const untilSeen day.Day = math.MaxInt32
 
 // waterHolds lists when its plans and stages hold water back, and why.
 func (s State) waterHolds() (list []hold) {
+	list = s.alarmHolds()
 	for _, c := range s.Cases {
 		if !c.Open() {
 			continue
@@ -384,13 +385,10 @@ func (s State) planHolds() (list []hold) {
 			continue
 		}
 		h := hold{step.On, untilSeen, "its plan holds water until a stick says that it is due"}
-		for _, p := range s.Probes {
-			if p.On > step.On && (p.Moisture == water.Dry || p.Moisture == water.Barely) {
-				h.until = min(h.until, p.On)
-			}
-		}
+		h.until = min(h.until, s.driedAfter(step.On))
 		for _, later := range s.Plan.Steps {
-			if slices.Contains(watering, treatment.OperatorID(later.Op)) && later.Gate == "" && later.On > step.On {
+			if slices.Contains(watering, treatment.OperatorID(later.Op)) && later.Of == "" && later.Gate == "" &&
+				later.On > step.On {
 				h.until = min(h.until, later.On)
 			}
 		}

@@ -254,7 +254,7 @@ func TestStepsAreDoneByWhatIsDoneAndLeaveWithTheirStage(t *testing.T) {
 	dueOf := func(op string) int {
 		n, s := 0, b.state()
 		for _, step := range s.Plan.Steps {
-			if on, open := s.NextOn(step); step.Op == op && open && on <= today {
+			if on, open := s.NextOn(step); step.Op == op && step.Of == "" && open && on <= today {
 				n++
 			}
 		}
@@ -346,7 +346,7 @@ func TestWaterIsAskedForOnce(t *testing.T) {
 		}
 		for _, step := range s.Plan.Steps {
 			on, open := s.NextOn(step)
-			if open && on <= today && slices.Contains([]string{"first-water", "by-rule"}, step.Op) {
+			if open && on <= today && step.Of == "" && slices.Contains([]string{"first-water", "by-rule"}, step.Op) {
 				ops = append(ops, step.Op)
 			}
 		}

@@ -376,7 +376,7 @@ func (s State) CarriedOut() map[string]day.Day {
 		return last
 	}
 	for _, step := range s.Plan.Steps {
-		if tick, ticked := s.Ticks[step.ID]; ticked && !tick.Skipped && step.Op != "" {
+		if tick, ticked := s.Ticks[step.ID]; ticked && !tick.Skipped && step.Op != "" && step.Of == "" {
 			if on, known := last[step.Op]; !known || tick.On > on {
 				last[step.Op] = tick.On
 			}

@@ -17,10 +17,10 @@ type Stated struct {
 	MediumClass facts.MediumClass `json:"mediumClass,omitempty" enum:"soil,bark,moss,stones,peat,water,none"`
 	Medium      facts.MediumState `json:"medium,omitempty" enum:"sound,tired,rotten,sour,crusted,repels,infested"`
 	Moist       facts.Moist       `json:"moist,omitempty" enum:"soaked,wet,right,due,dry,bone"`
-	PotWidthCM  *float64          `json:"potWidthCm,omitempty" doc:"Inner width of its pot, cm."`
+	PotWidthCM  *float64          `json:"potWidthCm,omitempty" minimum:"-999" maximum:"9999" doc:"Inner width of its pot."`
 	Holes       *bool             `json:"holes,omitempty" doc:"Whether water runs out of its pot."`
 	Standing    *bool             `json:"standing,omitempty" doc:"Whether water stands in saucer or outer pot."`
-	BaseUnderCM *float64          `json:"baseUnderCm,omitempty" doc:"How deep its base is buried, cm."`
+	BaseUnderCM *float64          `json:"baseUnderCm,omitempty" minimum:"-9999" maximum:"99999" doc:"Depth of its base."`
 	Plug        *bool             `json:"plug,omitempty" doc:"Whether a nursery plug sits in the roots."`
 	Cover       facts.Cover       `json:"cover,omitempty" enum:"none,open,closed"`
 	Limp        *bool             `json:"limp,omitempty"`
@@ -28,13 +28,13 @@ type Stated struct {
 	RotAlive    *bool             `json:"rotAlive,omitempty" doc:"Whether rot spreads now."`
 	Growing     *bool             `json:"growing,omitempty" doc:"Whether anything new was seen within a month."`
 	Resting     *bool             `json:"resting,omitempty"`
-	Spikes      *int              `json:"spikes,omitempty" doc:"Flower spikes, in bud or bloom."`
-	Growths     *int              `json:"growths,omitempty" doc:"Bulbs, canes, shoots or rosettes."`
-	Leaves      *int              `json:"leaves,omitempty"`
-	Plantlets   *int              `json:"plantlets,omitempty" doc:"Plantlets, pups or offsets on it."`
-	Infested    *float64          `json:"infested,omitempty" doc:"Share of it that is infested, 0 to 1."`
-	LightShare  *float64          `json:"lightShare,omitempty" doc:"The light it gets now, of what it likes best, 0 to 1."`
-	WarmthC     *float64          `json:"warmthC,omitempty" doc:"Warmth that it is kept at, °C."`
+	Spikes      *int              `json:"spikes,omitempty" minimum:"-9999" maximum:"99999" doc:"Spikes in bud or bloom."`
+	Growths     *int              `json:"growths,omitempty" minimum:"-999" maximum:"9999" doc:"Bulbs, canes or rosettes."`
+	Leaves      *int              `json:"leaves,omitempty" minimum:"-9999" maximum:"99999"`
+	Plantlets   *int              `json:"plantlets,omitempty" minimum:"-999" maximum:"9999" doc:"Offsets on it."`
+	Infested    *float64          `json:"infested,omitempty" minimum:"-999" maximum:"9999" doc:"Share infested."`
+	LightShare  *float64          `json:"lightShare,omitempty" minimum:"-999" maximum:"9999" doc:"Its light, of the best."`
+	WarmthC     *float64          `json:"warmthC,omitempty" minimum:"-999" maximum:"9999" doc:"Warmth it is kept at, °C."`
 	NoWater     *bool             `json:"noWater,omitempty" doc:"Whether it is kept dry until further notice."`
 	NoFeed      *bool             `json:"noFeed,omitempty" doc:"Whether nothing is fed until further notice."`
 }

@@ -56,7 +56,8 @@ func (s State) Done() map[string]Tick {
 		return done
 	}
 	for _, step := range s.Plan.Steps {
-		if _, ticked := done[step.ID]; ticked || step.Every > 0 || step.Gate != "" {
+		if _, ticked := done[step.ID]; ticked || step.Every > 0 ||
+			step.Gate != "" && treatment.OperatorID(step.Op) != treatment.FirstWater {
 			continue
 		}
 		if on, is := s.doneUnticked(step, s.DueOn(step.ID)); is {
@@ -70,6 +71,9 @@ func (s State) Done() map[string]Tick {
 // own: who looks at the plant has looked again, who waters it has watered it, and who
 // takes its picture or counts has recorded how it is.
 func (s State) doneUnticked(step sheet.Step, due day.Day) (on day.Day, done bool) {
+	if step.Of != "" {
+		return 0, false // what is recorded of the plant is not told of its pieces
+	}
 	switch treatment.OperatorID(step.Op) {
 	case treatment.Look:
 		on = s.LastLook()
@@ -78,14 +82,27 @@ func (s State) doneUnticked(step sheet.Step, due day.Day) (on day.Day, done bool
 			return on, true
 		}
 		return 0, false
-	case treatment.ByRule, treatment.FirstWater:
-		if n := len(s.WateredOn); n > 0 {
-			on = s.WateredOn[n-1]
-		}
+	case treatment.ByRule:
+		on, done = s.drank()
+		return on, done && on >= due
+	case treatment.FirstWater:
+		// Whoever waters what was set since has given it its first water, whatever that waited for.
+		on, done = s.drank()
+		lifted, worked := s.CarriedOut()[string(treatment.Unpot)]
+		return on, done && (worked && on > lifted || step.Gate == "" && on >= due)
 	default:
 		return 0, false
 	}
 	return on, on >= due && on > s.PlannedOn
+}
+
+// drank is the last day on which its roots were wetted since the plan in hand was taken up; false where they were not.
+func (s State) drank() (on day.Day, since bool) {
+	n := len(s.WateredOn)
+	if n == 0 {
+		return 0, false
+	}
+	return s.WateredOn[n-1], n > s.Case.watered
 }
 
 // StepOver says whether what ends a repeated step was seen.
@@ -102,9 +119,9 @@ func seenEnd(g gate.Gate) bool {
 // firstWaterPending says whether a step waters by its rule, and the first water of its plan
 // was neither given nor skipped: that comes first. One that waits to be seen is no reason.
 func (s State) firstWaterPending(step sheet.Step) bool {
-	return treatment.OperatorID(step.Op) == treatment.ByRule &&
+	return step.Of == "" && treatment.OperatorID(step.Op) == treatment.ByRule &&
 		slices.ContainsFunc(s.Plan.Steps, func(first sheet.Step) bool {
-			if treatment.OperatorID(first.Op) != treatment.FirstWater || first.On > step.On {
+			if treatment.OperatorID(first.Op) != treatment.FirstWater || first.Of != "" || first.On > step.On {
 				return false
 			}
 			_, pending := s.NextOn(first)
@@ -121,7 +138,7 @@ func (s State) WatersOn() (first day.Day, waters bool) {
 		}
 		for _, step := range as.Plan.Steps {
 			op := treatment.OperatorID(step.Op)
-			if !slices.Contains(watering, op) && op != treatment.ByRule {
+			if step.Of != "" || !slices.Contains(watering, op) && op != treatment.ByRule {
 				continue
 			}
 			if on, due := as.NextOn(step); due && (!waters || on < first) {

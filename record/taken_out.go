@@ -22,9 +22,9 @@ type TakenOut struct {
 	Plant      uuid.UUID `json:"plant" doc:"Id of the plant that it is now, made by the sender."`
 	Name       string    `json:"name" maxLength:"120"`
 	Label      string    `json:"label,omitempty" maxLength:"24"`
-	PotWidthCM *float64  `json:"potWidthCm,omitempty" doc:"Inner width of the pot that it came into."`
-	Leaves     *int      `json:"leaves,omitempty"`
-	Growths    *int      `json:"growths,omitempty" doc:"Bulbs, canes, rosettes or stems."`
+	PotWidthCM *float64  `json:"potWidthCm,omitempty" minimum:"-9999" maximum:"99999" doc:"Inner width of its own pot."`
+	Leaves     *int      `json:"leaves,omitempty" minimum:"-9999" maximum:"99999"`
+	Growths    *int      `json:"growths,omitempty" minimum:"-9999" maximum:"99999" doc:"Bulbs, canes, rosettes or stems."`
 }
 
 // outSpace parts the ids of what is written by a taking out from all others.

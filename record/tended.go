@@ -5,6 +5,7 @@ import (
 	"slices"
 
 	"tendermend/core/care"
+	"tendermend/core/facts"
 )
 
 // Tended is ordinary care that was given.
@@ -46,6 +47,14 @@ func (t *Tended) apply(s *State, e Entry) {
 	s.Jobs = cloned(s.Jobs)
 	for _, job := range t.Jobs {
 		s.Jobs[job] = max(s.Jobs[job], e.On)
+		switch job {
+		case care.Uncover:
+			s.Known.Cover = facts.Seen(facts.Uncovered, e.On, facts.Typed)
+		case care.LightBack:
+			share := min(1, s.Known.LightShare.Or(1)+care.LightBackStep)
+			s.Known.LightShare = facts.Seen(share, e.On, facts.Typed)
+		default: // the others change no fact
+		}
 	}
 	s.looked(e.On)
 }

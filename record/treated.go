@@ -21,8 +21,8 @@ type Treated struct {
 	Class        string           `json:"class,omitempty" maxLength:"40" doc:"The step of its plan that it was."`
 	Where        string           `json:"where,omitempty" maxLength:"120" doc:"Where it went."`
 	Amounts      []working.Amount `json:"amounts,omitempty" maxItems:"10"`
-	IntervalDays int              `json:"intervalDays,omitempty" doc:"By its label; 0 where it is not repeated."`
-	ReentryHours float64          `json:"reentryHours,omitempty" doc:"Hours to stay away, by its label."`
+	IntervalDays int              `json:"intervalDays,omitempty" minimum:"-9999" maximum:"99999" doc:"By its label."`
+	ReentryHours float64          `json:"reentryHours,omitempty" minimum:"-9999" maximum:"99999" doc:"By its label."`
 	Note         string           `json:"note,omitempty" maxLength:"2000"`
 }
 

@@ -15,7 +15,7 @@ import (
 type Tried struct {
 	What string `json:"what" maxLength:"120" doc:"The product or method that is tried."`
 	Hope string `json:"hope" maxLength:"300" doc:"What will be seen if it helps."`
-	Days int    `json:"days" doc:"After so many days its result is asked for, 1-365."`
+	Days int    `json:"days" minimum:"-9999" maximum:"99999" doc:"After so many days its result is asked for, 1-365."`
 }
 
 // How long a trial lasts, days: as it is proposed (common practice), and at most.

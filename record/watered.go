@@ -14,7 +14,7 @@ type Watered struct {
 	// How it was watered; through where nobody says.
 	How facts.Watering `json:"how,omitempty" enum:"through,light,soak,below,flush,reservoir,roots,cup,leaves"`
 
-	Millilitres *float64 `json:"millilitres,omitempty"`
+	Millilitres *float64 `json:"millilitres,omitempty" minimum:"-9999" maximum:"1000000"`
 }
 
 // KindWatered stands in stored records: it is never renamed or used for another.

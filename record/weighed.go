@@ -4,7 +4,7 @@ import "tendermend/core/recovery"
 
 // Weighed is one weighing of pot and plant, or of the bare plant.
 type Weighed struct {
-	Grams float64 `json:"grams"`
+	Grams float64 `json:"grams" minimum:"-9999" maximum:"1000000"`
 	Bare  bool    `json:"bare,omitempty" doc:"Without pot and medium: its reserves are reckoned from it."`
 }
 

@@ -18,7 +18,7 @@ missing=()
 for package in "$@"; do
   case $package in
     postgresql) compgen -G '/usr/lib/postgresql/*/bin/initdb' >/dev/null || command -v initdb >/dev/null || missing+=(postgresql) ;;
-    chromium) command -v chromium >/dev/null || command -v chromium-browser >/dev/null || missing+=(chromium) ;;
+    chromium) command -v chromium-headless-shell >/dev/null || missing+=(chromium-headless-shell) ;;
     gcc) command -v gcc >/dev/null || missing+=(gcc libc6-dev) ;;
     *) fail "scripts/need.sh does not know $package." ;;
   esac

@@ -3,6 +3,7 @@ package server
 import (
 	"context"
 	"net/http"
+	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -24,6 +25,8 @@ type boxInput struct {
 		Text    string   `json:"text" maxLength:"40000" doc:"A plant, or several alike, a line."`
 		Pattern string   `json:"pattern,omitempty" maxLength:"20" doc:"For labels: a # for each digit. Ours where empty."`
 		Price   *float64 `json:"price,omitempty" minimum:"0" maximum:"1000000" doc:"Of the whole box."`
+		Labels  []string `json:"labels,omitempty" maxItems:"200" doc:"Written by hand, by turn; empty: counted on."`
+		Left    []int    `json:"left,omitempty" maxItems:"200" minimum:"0" maximum:"199" doc:"Turns of those left out."`
 	}
 }
 
@@ -46,7 +49,9 @@ func (srv *server) readBox(ctx context.Context, a store.Account, in *boxInput) (
 		out.Pattern = arrivals.Pattern(taken)
 	}
 	out.Plants, out.Problems = arrivals.Read(in.Body.Text, kinds)
-	labels := arrivals.Labels(out.Pattern, taken, len(out.Plants))
+	counted := arrivals.Labels(out.Pattern, taken, len(out.Plants))
+	labels := labelsFor(counted, in.Body.Labels, in.Body.Left)
+	again := arrivals.Again(labels, taken)
 	var prices []float64
 	if in.Body.Price != nil {
 		prices = arrivals.Shares(*in.Body.Price, len(out.Plants))
@@ -54,7 +59,7 @@ func (srv *server) readBox(ctx context.Context, a store.Account, in *boxInput) (
 	meant := map[string]bool{}
 	for i := range out.Plants {
 		p := &out.Plants[i]
-		p.Label = labels[i]
+		p.Label, p.Again = labels[i], again[i]
 		if prices != nil {
 			p.Price = &prices[i]
 		}
@@ -66,4 +71,21 @@ func (srv *server) readBox(ctx context.Context, a store.Account, in *boxInput) (
 		}
 	}
 	return &body[BoxPreview]{out}, nil
+}
+
+// labelsFor are the labels of as many plants as were counted on: those written by hand, and of the others one after
+// another of those counted; one that is left out needs none.
+func labelsFor(counted, byHand []string, left []int) []string {
+	labels, next := make([]string, len(counted)), 0
+	for i := range labels {
+		switch {
+		case slices.Contains(left, i):
+		case i < len(byHand) && byHand[i] != "":
+			labels[i] = byHand[i]
+		default:
+			labels[i] = counted[next]
+			next++
+		}
+	}
+	return labels
 }

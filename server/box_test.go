@@ -117,6 +117,10 @@ func TestTheRegisterIsSorted(t *testing.T) {
 	assert.Equal(t, []string{"Anthurium", "Fern 1", "fern 2", "Fern 12"}, names("name"))
 	assert.Equal(t, []string{"Fern 12", "fern 2", "Anthurium", "Fern 1"}, names("newest"))
 	assert.Equal(t, []string{"Fern 1", "Anthurium", "fern 2", "Fern 12"}, names("oldest"))
+	mark := c.call("GET", "/api/plants?limit=1&sort=name", nil).body["next"].(string)
+	other := c.call("GET", "/api/plants?limit=1&sort=newest&after="+url.QueryEscape(mark), nil)
+	assert.Equal(t, 422, other.status, "a page mark names the order it was made for")
+	assert.Contains(t, other.raw, "another order")
 	// What is overdue longest comes first; what asks for nothing, last.
 	due := func() (days []string) {
 		for _, row := range c.call("GET", "/api/plants?sort=due", nil).body["plants"].([]any) {
@@ -232,4 +236,79 @@ func TestPlantsStandSideBySide(t *testing.T) {
 	assert.Equal(t, "A far one", at(t, two.body, "plants", 0, "name"), "in the order that was asked for")
 	assert.Empty(t, stranger.call("GET", "/api/compare?sisters=true&plants="+ill, nil).body["plants"])
 	assert.Equal(t, 422, c.call("GET", "/api/compare?plants=nobody", nil).status)
+}
+
+// A label that another plant has is said before anything is recorded: one that was given out since, one that was
+// written by hand, and one that stands in the box twice. What is left out takes no label.
+func TestLabelsThatAreTakenAreSaidBefore(t *testing.T) {
+	_, at0 := serve(t, server.Options{OpenAccounts: true})
+	c, stranger := member(t, at0, "one@example.org"), member(t, at0, "two@example.org")
+	c.arrive(9, map[string]any{"name": "First", "label": "T-041", "habit": "fern"})
+	ask := func(by *client, labels []string, left []int) (out []string) {
+		read := by.call("POST", "/api/box", map[string]any{"text": "4 x pothos", "pattern": "T-###",
+			"labels": labels, "left": left})
+		require.Equal(t, 200, read.status, read.raw)
+		for i := range 4 {
+			p := at(t, read.body, "plants", i).(map[string]any)
+			label, _ := p["label"].(string)
+			if p["again"] == true {
+				label += " again"
+			}
+			out = append(out, label)
+		}
+		return out
+	}
+	assert.Equal(t, []string{"T-042", "T-043", "T-044", "T-045"}, ask(c, nil, nil))
+	assert.Equal(t, []string{"T-041 again", "T-042", "x", "x again"}, ask(c, []string{"T-041", "", "x", "x"}, nil))
+	assert.Equal(t, []string{"", "x", "T-042", "x again"}, ask(c, []string{"x", "x", "", "x"}, []int{0}))
+	assert.Equal(t, []string{"T-041", "T-001", "T-002", "T-003"}, ask(stranger, []string{"T-041"}, nil))
+}
+
+// A box of forty is taken in whole or not at all: where one is refused it says of each that is, and keeps none; put
+// right and sent again with the same ids all forty are there, once.
+func TestABoxIsTakenInWholeOrNotAtAll(t *testing.T) {
+	s, at0 := serve(t, server.Options{})
+	c := member(t, at0, "one@example.org")
+	var entries []map[string]any
+	for i := range 40 {
+		plant := newID()
+		entries = append(entries,
+			of(plant, 0, "arrived", map[string]any{"name": fmt.Sprintf("Moth orchid %d", i+1), "habit": "monopodial-orchid",
+				"isolated": true, "box": "Big"}),
+			of(plant, 0, "examined", map[string]any{"present": []string{"root.mushy"}, "absent": []string{}}))
+	}
+	send := func() answer {
+		return c.call("POST", "/api/entries", map[string]any{"entries": entries, "whole": true})
+	}
+	for _, i := range []int{22, 79} {
+		entries[i]["on"] = ago(-1)
+	}
+	a := send()
+	require.Equal(t, 200, a.status, a.raw)
+	assert.Empty(t, list(a, "kept"))
+	require.Len(t, list(a, "refused"), 2, a.raw)
+	assert.Equal(t, entries[22]["plant"], at(t, a.body, "refused", 0, "plant"))
+	assert.Contains(t, a.raw, "still to come")
+	assert.EqualValues(t, 0, c.call("GET", "/api/plants", nil).body["total"])
+	for _, i := range []int{22, 79} {
+		entries[i]["on"] = ago(0)
+	}
+	// The disk is full where half of it is written.
+	_, err := s.DB.Exec(`create function full_disk() returns trigger language plpgsql as $$ begin
+			if (select count(*) from entries) >= 40 then raise 'no space left' using errcode = '53100'; end if;
+			return new; end $$;
+		create trigger full_disk before insert on entries for each row execute function full_disk()`)
+	require.NoError(t, err)
+	a = send()
+	require.Equal(t, 503, a.status, a.raw)
+	assert.Contains(t, a.raw, "no room left")
+	assert.EqualValues(t, 0, c.call("GET", "/api/plants", nil).body["total"])
+	_, err = s.DB.Exec(`drop function full_disk cascade`)
+	require.NoError(t, err)
+	for range 2 {
+		a = send()
+		assert.Len(t, list(a, "kept"), 80, a.raw)
+	}
+	assert.EqualValues(t, 40, c.call("GET", tagged("Big"), nil).body["total"])
+	assert.Equal(t, 2, c.entriesOf(entries[0]["plant"].(string)))
 }

@@ -9,6 +9,7 @@ import (
 	"slices"
 	"strings"
 	"time"
+	"unicode"
 
 	ics "github.com/arran4/golang-ical"
 	"github.com/danielgtaylor/huma/v2"
@@ -115,15 +116,16 @@ func (srv *server) calendar(ctx context.Context, c store.Collection) ([]byte, er
 		return nil, err
 	}
 	for _, t := range trips {
-		if t.Back < today-calendarDays {
+		if t.Back < today-calendarDays || t.Off {
 			continue
 		}
 		said := "Nobody comes in."
 		if t.Sitter != "" {
 			said = t.Sitter + " comes in."
 		}
-		f.add("trip/"+t.ID.String(), t.From, t.Back+1, "Away", said)
-		f.add("before/"+t.ID.String(), t.From-1, t.From, "Water before the trip", waterBefore(t))
+		f.add("trip/"+t.ID.String(), t.From, t.Back+1, "Away", said).since(t.Version, t.RecordedAt)
+		f.add("before/"+t.ID.String(), t.From-1, t.From, "Water before the trip", waterBefore(t)).
+			since(t.Version, t.RecordedAt)
 	}
 	w, err := knownAround(ctx, srv.store, c, today)
 	if err != nil {
@@ -141,7 +143,7 @@ func (srv *server) calendar(ctx context.Context, c store.Collection) ([]byte, er
 		f.add(fmt.Sprintf("cold/%s/%s", p.Place, p.On), p.On, p.On+1,
 			fmt.Sprintf("Bring in from %s: about %.0f °C", p.Name, p.Likely), listed(lines))
 	}
-	return []byte(f.Serialize()), nil
+	return []byte(f.Serialize(ics.WithNewLineWindows)), nil // RFC 5545, 3.1: lines end in CR LF
 }
 
 // dates are a calendar that is being written.
@@ -152,13 +154,36 @@ type dates struct {
 }
 
 // add adds days, the last not counted; the same id is the same event at every reading.
-func (f dates) add(id string, from, until day.Day, title, said string) {
+func (f dates) add(id string, from, until day.Day, title, said string) event {
 	e := f.AddEvent(uuid.NewSHA1(f.of, []byte(id)).String() + "@tendermend")
 	e.SetDtStampTime(f.stamp)
 	e.SetAllDayStartAt(from.Time())
 	e.SetAllDayEndAt(until.Time())
-	e.SetSummary(title)
-	e.SetDescription(said)
+	e.SetSummary(printable(title))
+	e.SetDescription(printable(said))
+	return event{e}
+}
+
+// event is an event that is being written.
+type event struct{ *ics.VEvent }
+
+// since says of what is changed by hand in which version it is, the first being 1, and since when (RFC 5545, 3.8.7.3
+// and 3.8.7.4): a calendar program then knows that it is to be shown anew.
+func (e event) since(version int, at time.Time) {
+	e.SetSequence(version - 1)
+	e.SetModifiedAt(at)
+}
+
+// printable is a text without control characters but the ends of its lines (RFC 5545, 3.3.11): a calendar program
+// would take a lone CR for the end of what it reads.
+func printable(text string) string {
+	text = strings.NewReplacer("\r\n", "\n", "\r", "\n").Replace(text)
+	return strings.Map(func(r rune) rune {
+		if r != '\n' && unicode.IsControl(r) {
+			return -1
+		}
+		return r
+	}, text)
 }
 
 // due adds what is due, one event a day and sort of task; what is late stands on today.

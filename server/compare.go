@@ -24,7 +24,7 @@ type SideBySide struct {
 }
 
 type compareInput struct {
-	Plants  []string `query:"plants,explode" minItems:"1" maxItems:"6" doc:"Up to six plants, by id."`
+	Plants  []string `query:"plants,explode" required:"true" minItems:"1" maxItems:"6" doc:"Up to six plants, by id."`
 	Sisters bool     `query:"sisters" doc:"Puts sound ones of the first one's kind beside it, while there is room."`
 }
 

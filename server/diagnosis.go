@@ -116,6 +116,7 @@ type PlanPreview struct {
 	Needs    []sheet.Need   `json:"needs" doc:"What its steps need, against the cupboard."`
 	Breaches []RuleBroken   `json:"breaches" doc:"Rules that a changed plan goes against."`
 	Edited   []sheet.Edited `json:"edited" doc:"The changes, by the name and sitting of their steps."`
+	Gone     []sheet.Gone   `json:"gone" doc:"Changes of steps that it does not have; it is not taken up with them."`
 	// Questions are what nobody said and would change this plan.
 	Questions []sheet.Question `json:"questions" doc:"What nobody said and would change this plan; five at most."`
 	Facts     []facts.Row      `json:"facts" doc:"What the plan begins from, as far as it is known."`
@@ -203,6 +204,7 @@ func (srv *server) previewPlan(ctx context.Context, a store.Account, in *planInp
 		Needs:     list.Body.Needs,
 		Breaches:  brokenRules(made.Breaches),
 		Edited:    made.Edited,
+		Gone:      made.Gone,
 		Questions: sheet.QuestionsFor(sit, answers),
 		Facts:     made.Situation.Facts.Rows(),
 	}

@@ -25,6 +25,8 @@ func TestPasswordsThatAreGuessedFirstAreRefused(t *testing.T) {
 	for password, says := range map[string]string{
 		"elevenchars": "at least 12 characters", "password1234": "first that are guessed",
 		"qwertyuiop12": "first that are guessed", "Rosamunde123": "first that are guessed",
+		"tendermend2026": "first that are guessed", "Tender Mend 1": "first that are guessed",
+		"sunflowersunflower": "first that are guessed", "Sunflower, sunflower!": "first that are guessed",
 	} {
 		a := open(password)
 		assert.Equal(t, 422, a.status, password)
@@ -41,6 +43,9 @@ func TestPasswordsThatAreGuessedFirstAreRefused(t *testing.T) {
 	long := strings.Repeat("moss under bark ", 8)
 	assert.Equal(t, 422, open(long+"!").status, "129 characters")
 	assert.Equal(t, 200, open(long).status, "128 characters")
+	another := visit(t, url).call("POST", "/api/accounts", map[string]any{
+		"name": "Ida", "email": "ida@example.org", "password": "mend the fern now 7", "collection": "Sill"})
+	assert.Equal(t, 200, another.status, "a sentence may hold the program's words: %s", another.raw)
 }
 
 func TestGuessingIsAnsweredWithAWait(t *testing.T) {

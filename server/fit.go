@@ -106,7 +106,7 @@ func (srv *server) getFit(ctx context.Context, a store.Account, _ *struct{}) (*b
 		}
 		of := f.of(s)
 		plants, rows = append(plants, fit.Standing{
-			Here: here, Apart: s.Isolation == string(record.Isolated), Poison: of.poison, Worth: 1,
+			Here: here, Apart: s.Apart, Poison: of.poison, Worth: 1,
 			Sulks: of.wants.Sulks, Score: of.score,
 		}), append(rows, placed{s, of})
 		if here >= 0 {

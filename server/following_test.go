@@ -81,9 +81,16 @@ func TestPicturesAreKeptAndShown(t *testing.T) {
 		c.record(other, map[string]any{"pictured": map[string]any{"picture": picture, "side": "front"}}).status,
 	)
 
-	for sent, status := range map[string]int{"words": 422, "": 400, strings.Repeat("x", 21<<20): 413} {
+	for sent, says := range map[string]struct {
+		status int
+		words  string
+	}{
+		"words": {422, "send a JPEG, a PNG or a WebP"}, "": {400, "What came was empty"},
+		strings.Repeat("x", 21<<20): {413, "send at most 20 MB at once"},
+	} {
 		a := c.call("PUT", "/api/plants/"+plant+"/pictures/"+newID(), sent)
-		assert.Equal(t, status, a.status, "%d bytes", len(sent))
+		assert.Equal(t, says.status, a.status, "%d bytes", len(sent))
+		assert.Contains(t, a.body["detail"], says.words)
 		assert.Equal(t, "application/problem+json", a.header.Get("Content-Type"))
 	}
 }

@@ -54,14 +54,18 @@ func (srv *server) handbookOperations(api huma.API) {
 	huma.Register(
 		api,
 		op("get-sign", http.MethodGet, "/api/signs/{sign}", "A sign and the causes that show it", "handbook"),
-		signedIn(srv, func(_ context.Context, _ store.Account, in *struct {
+		signedIn(srv, func(ctx context.Context, a store.Account, in *struct {
 			Sign string `path:"sign"`
 		}) (*body[SignSheet], error) {
-			sign, ok := diagnosis.SignByID(in.Sign)
+			judged, err := srv.store.Knowledge(ctx, a.Collection.ID)
+			if err != nil {
+				return nil, err
+			}
+			sign, ok := judged.Sign(in.Sign)
 			if !ok {
 				return nil, huma.Error404NotFound("The handbook has no such sign; pick one from the list.")
 			}
-			return &body[SignSheet]{SignSheet{sign, diagnosis.CausesShowing(in.Sign)}}, nil
+			return &body[SignSheet]{SignSheet{sign, judged.CausesShowing(in.Sign)}}, nil
 		}),
 	)
 	huma.Register(
@@ -73,16 +77,24 @@ func (srv *server) handbookOperations(api huma.API) {
 			"Two or three causes side by side, and what tells them apart",
 			"handbook",
 		),
-		signedIn(srv, func(_ context.Context, _ store.Account, in *struct {
-			Causes string `query:"causes" maxLength:"120" doc:"Two or three ids with commas between."`
-		}) (*body[diagnosis.Comparison], error) {
-			c, ok := diagnosis.Compare(strings.Split(in.Causes, ","))
-			if !ok {
-				return nil, huma.Error422UnprocessableEntity(
-					"Pick two or three different causes to put side by side.",
-				)
-			}
-			return &body[diagnosis.Comparison]{c}, nil
-		}),
+		signedIn(srv, srv.compareCauses),
 	)
+}
+
+type causesInput struct {
+	Causes string `query:"causes" maxLength:"120" doc:"Two or three ids with commas between."`
+}
+
+func (srv *server) compareCauses(
+	ctx context.Context, a store.Account, in *causesInput,
+) (*body[diagnosis.Comparison], error) {
+	judged, err := srv.store.Knowledge(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
+	c, ok := judged.Compare(strings.Split(in.Causes, ","))
+	if !ok {
+		return nil, huma.Error422UnprocessableEntity("Pick two or three different causes to put side by side.")
+	}
+	return &body[diagnosis.Comparison]{c}, nil
 }

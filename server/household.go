@@ -12,6 +12,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/facts"
 	"tendermend/core/treatment/sheet"
+	"tendermend/record"
 	"tendermend/store"
 )
 
@@ -31,7 +32,7 @@ type supplyInput struct {
 		Unit      string   `json:"unit" enum:"ml,l,g,kg,pieces"`
 		Low       float64  `json:"low" minimum:"0" maximum:"1000000"`
 		Price     *float64 `json:"price,omitempty" minimum:"0" maximum:"100000"`
-		Version   int      `json:"version" minimum:"0"`
+		Version   int      `json:"version" maximum:"2147483647" minimum:"0"`
 		Withdrawn bool     `json:"withdrawn,omitempty"`
 	}
 }
@@ -43,6 +44,8 @@ type stockInput struct {
 		On     day.Day   `json:"on"`
 		Amount float64   `json:"amount" minimum:"-1000000" maximum:"1000000" doc:"What went in; below 0 what went out."`
 		Why    string    `json:"why,omitempty" maxLength:"200"`
+
+		Despite []record.ConcernID `json:"despite,omitempty" maxItems:"10" doc:"Ids of concerns that are accepted."`
 	}
 }
 
@@ -127,16 +130,10 @@ func (srv *server) stockSupply(ctx context.Context, a store.Account, in *stockIn
 			&huma.ErrorDetail{Location: "body.on", Message: "give today or an earlier day"},
 		)
 	}
-	err := srv.store.Stock(
-		ctx,
-		a,
-		in.Body.ID,
-		in.Supply,
-		in.Body.On,
-		in.Body.Amount,
-		strings.TrimSpace(in.Body.Why),
-	)
-	if err != nil {
+	move := store.StockMove{
+		ID: in.Body.ID, Supply: in.Supply, On: in.Body.On, Amount: in.Body.Amount, Why: strings.TrimSpace(in.Body.Why),
+	}
+	if err := srv.store.Stock(ctx, a, move, in.Body.Despite...); err != nil {
 		return nil, err
 	}
 	return srv.supplies(ctx, a)

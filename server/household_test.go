@@ -1,6 +1,7 @@
 package server_test
 
 import (
+	"fmt"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -245,6 +246,56 @@ func TestAPlanMadeAnewKeepsWhatIsDone(t *testing.T) {
 		}}).status,
 	)
 	assert.Empty(t, c.call("GET", "/api/plants/"+plant, nil).body["ticks"], "a plan for new work begins afresh")
+}
+
+// A plan is not taken up with a change of a step that it does not have: which change that is stands in the answer, and
+// in the plan as it is looked at before.
+func TestAChangeOfAStepThatIsNotThereIsRefused(t *testing.T) {
+	_, url := serve(t, server.Options{})
+	c := member(t, url, "one@example.org")
+	plant := c.takeIn("Limp")
+	require.Equal(t, 200,
+		c.record(plant, map[string]any{"diagnosed": map[string]any{"causes": []string{"root-rot"}}}).status)
+	answers := map[string]any{"rootBallCm": 7, "edits": []map[string]any{
+		{"step": "ready-pot@d0", "potWidthCm": 9}, {"step": "wash-off@d77", "leaveOut": true}, {"step": "nothing"},
+	}}
+	seen := c.call("POST", "/api/plants/"+plant+"/plan", map[string]any{"answers": answers})
+	require.Equal(t, 200, seen.status, seen.raw)
+	assert.Len(t, list(seen, "gone"), 2)
+	assert.Len(t, list(seen, "edited"), 1)
+	a := c.record(plant, map[string]any{"planned": map[string]any{"answers": answers}})
+	require.Equal(t, 422, a.status, a.raw)
+	for i := range 2 {
+		assert.Equal(t, at(t, seen.body, "gone", i, "edit"), float64(i+1))
+		assert.Equal(t, fmt.Sprintf("body.planned.answers.edits[%d].step", i+1), at(t, a.body, "errors", i, "location"))
+		assert.Contains(t, a.raw, at(t, seen.body, "gone", i, "title"))
+	}
+	answers["edits"] = answers["edits"].([]map[string]any)[:1]
+	a = c.record(plant, map[string]any{"planned": map[string]any{"answers": answers}})
+	assert.Equal(t, 200, a.status, a.raw)
+}
+
+// Taking out more than stands in the cupboard is asked about, and recorded where it is meant; what goes in never is.
+func TestMoreThanStandsInTheCupboardIsAskedAbout(t *testing.T) {
+	_, url := serve(t, server.Options{})
+	c := member(t, url, "one@example.org")
+	soap := "/api/supplies/" + newID()
+	require.Equal(t, 200, c.call("PUT", soap, map[string]any{"name": "Soap", "unit": "ml", "low": 1, "version": 0}).status)
+	move := func(amount float64, despite ...string) answer {
+		return c.call("POST", soap+"/stock", map[string]any{"id": newID(), "on": ago(0), "amount": amount,
+			"despite": append([]string{}, despite...)})
+	}
+	require.Equal(t, 200, move(0.3).status)
+	require.Equal(t, 200, move(-0.1).status)
+	require.Equal(t, 200, move(-0.2).status, "to nothing, whatever the last digits are")
+	asked := move(-0.01)
+	require.Equal(t, 422, asked.status, asked.raw)
+	assert.Equal(t, "urn:problem:is-it-meant", asked.body["type"])
+	assert.Contains(t, asked.raw, "Of Soap 0 ml stand in the cupboard, and 0.01 are taken out.")
+	meant := move(-0.01, "stock-below")
+	require.Equal(t, 200, meant.status, meant.raw)
+	assert.InDelta(t, -0.01, at(t, meant.body, "supplies", 0, "stock"), 1e-9)
+	assert.Equal(t, 200, move(5).status)
 }
 
 func TestAPieceKnowsItsMother(t *testing.T) {

@@ -90,7 +90,7 @@ func TestTwoServersOnOneDatabaseAreOne(t *testing.T) {
 	h := httptest.NewServer(server.New(other, server.Options{Clock: pgtest.Clock, OpenAccounts: true}))
 	t.Cleanup(h.Close)
 	here := member(t, url, "one@example.org")
-	there := &client{t, h.URL, here.http} // cookies go with the host, whatever its port
+	there := &client{t: t, url: h.URL, http: here.http} // cookies go with the host, whatever its port
 	plant := newID()
 	here.tell(plant, 10, "arrived", map[string]any{"name": "Fern", "habit": "aroid-vine", "isolated": false})
 	for n := range 5 {

@@ -39,7 +39,7 @@ type KeyView struct {
 type kindInput struct {
 	Kind string `path:"kind" maxLength:"80"`
 	Body struct {
-		Version   int           `json:"version" minimum:"0" doc:"The version it was made from; 0 for a new kind."`
+		Version   int           `json:"version" maximum:"2147483647" minimum:"0" doc:"Made from; 0 for new."`
 		Withdrawn bool          `json:"withdrawn,omitempty" doc:"True takes it out of the lists; its plants keep it."`
 		Profile   plant.Profile `json:"profile"`
 	}
@@ -71,7 +71,7 @@ func (srv *server) kindOperations(api huma.API) {
 
 func (srv *server) findProfiles(ctx context.Context, a store.Account, in *struct {
 	Words string `query:"q" maxLength:"80" doc:"Words of any of its names: botanical, former, common, trade or folk."`
-	Limit int    `query:"limit" default:"12" minimum:"0" doc:"How many at most; 0 gives all of them."`
+	Limit int    `query:"limit" default:"12" minimum:"0" maximum:"100000" doc:"How many at most; 0 gives all of them."`
 }) (*profilesOutput, error) {
 	kinds, err := srv.store.Kinds(ctx, a.Collection.ID)
 	if err != nil {

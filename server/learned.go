@@ -88,7 +88,7 @@ func (srv *server) learningOperations(api huma.API) {
 				return nil, err
 			}
 			for i := range cases {
-				cases[i] = cases[i].Anonymous(fmt.Sprintf("case %d", i+1))
+				cases[i] = cases[i].Anonymous()
 			}
 			body, err := json.MarshalIndent(cases, "", " ")
 			return &casesOutput{`attachment; filename="confirmed-cases.json"`, "application/json", body}, err

@@ -49,6 +49,25 @@ func TestConfirmedCasesTeachOnlyWhenSwitchedOn(t *testing.T) {
 	plant := c.arrive(60, map[string]any{"name": "Judged", "habit": "fern"})
 	e := c.record(plant, map[string]any{"on": ago(5), "examined": look})
 	assert.Equal(t, "2026.3+learned", at(t, e.body, "examined", "tables"))
+	// A cause and a sign tell the same number, whatever was learned.
+	told := func() (byCause, bySign float64) {
+		require.Equal(t, 200, c.call("PUT", "/api/learning",
+			map[string]any{"priors": true, "links": true, "backgrounds": true}).status)
+		for _, s := range list(c.call("GET", "/api/causes/spider-mite", nil), "signs") {
+			if one := s.(map[string]any); one["sign"] == "leaf.stippling" {
+				byCause = one["frequency"].(float64)
+			}
+		}
+		for _, s := range list(c.call("GET", "/api/signs/leaf.stippling", nil), "causes") {
+			if one := s.(map[string]any); one["cause"] == "spider-mite" {
+				bySign = one["frequency"].(float64)
+			}
+		}
+		return byCause, bySign
+	}
+	byCause, bySign := told()
+	assert.Positive(t, byCause)
+	assert.Equal(t, byCause, bySign)
 	off := c.call("PUT", "/api/learning", map[string]any{"priors": false, "links": false, "backgrounds": false})
 	require.Equal(t, 200, off.status)
 	assert.Equal(t, false, ask())
@@ -79,6 +98,20 @@ func TestCasesGoFromCollectionToCollection(t *testing.T) {
 	assert.EqualValues(t, 1, again.body["known"])
 	assert.EqualValues(t, 1, taker.call("GET", "/api/learning", nil).body["taken"])
 	assert.EqualValues(t, 0, giver.call("GET", "/api/learning", nil).body["taken"])
+	// Cases that are alike in all but whose they are count each: by their id, or by their turn where they have none.
+	twin := giver.arrive(60, map[string]any{"name": "Its sister", "habit": "fern"})
+	giver.tell(twin, 20, "examined", map[string]any{
+		"present": []string{"pest.webbing"}, "absent": []string{"pest.cotton"}, "unsure": []string{"pest.webbing"},
+	})
+	giver.tell(twin, 2, "confirmed", map[string]any{"causes": []string{"spider-mite"}, "how": "seen"})
+	both := taker.call("POST", "/api/confirmed/cases", giver.call("GET", "/api/confirmed/cases", nil).raw)
+	assert.EqualValues(t, 1, both.body["added"], both.raw)
+	assert.EqualValues(t, 1, both.body["known"])
+	const alike = `{"habit":"fern","present":["pest.webbing"],"absent":[],"causes":["spider-mite"]}`
+	for want := range 2 {
+		nameless := taker.call("POST", "/api/confirmed/cases", "["+alike+","+alike+","+alike+"]")
+		assert.EqualValues(t, 3*(1-want), nameless.body["added"], nameless.raw)
+	}
 	for _, bad := range []string{`[`, `[{"habit":"fern","present":[],"absent":[]}]`,
 		`[{"habit":"moss","present":[],"absent":[],"causes":[]}]`} {
 		refused := taker.call("POST", "/api/confirmed/cases", bad)

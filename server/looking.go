@@ -30,7 +30,7 @@ type guideOutput struct {
 type tallyInput struct {
 	Body struct {
 		Tally      roots.Tally `json:"tally"`
-		PotWidthCM *float64    `json:"potWidthCm,omitempty" doc:"Inner width of the present pot, cm."`
+		PotWidthCM *float64    `json:"potWidthCm,omitempty" minimum:"0" maximum:"1000" doc:"Inner width of its pot, cm."`
 	}
 }
 

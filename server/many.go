@@ -33,6 +33,7 @@ type RefusedOf struct {
 type manyInput struct {
 	Body struct {
 		Entries []SentTo `json:"entries" minItems:"1" maxItems:"500" doc:"Of several plants, each in its own order."`
+		Whole   bool     `json:"whole,omitempty" doc:"All of it or nothing, as of a box; otherwise plant by plant."`
 	}
 }
 
@@ -45,50 +46,56 @@ type manyOutput struct {
 
 func (srv *server) manyOperations(api huma.API) {
 	huma.Register(api, op("add-entries", http.MethodPost, "/api/entries",
-		"Record things of several plants: of each plant all of it or nothing", "record"), signedIn(srv, srv.addEntries))
+		"Record things of several plants: of each plant all of it or nothing, or all or nothing of the whole",
+		"record"), signedIn(srv, srv.addEntries))
 }
 
-// addEntries records entries plant by plant: one that is refused keeps no other out.
+// addEntries records entries plant by plant: one that is refused keeps no other out, unless they belong together.
 func (srv *server) addEntries(ctx context.Context, a store.Account, in *manyInput) (*manyOutput, error) {
-	out := &manyOutput{}
-	out.Body.Kept, out.Body.Refused = []KeptOf{}, []RefusedOf{}
-	today := a.Collection.Today(srv.Clock())
-	for _, one := range byPlant(in.Body.Entries) {
-		kept, err := srv.store.AppendAll(ctx, a, one.list, today, one.accepted...)
-		if err != nil {
-			var problem *huma.ErrorModel
-			if !errors.As(srv.problem(ctx, err), &problem) {
-				return nil, err
+	today, parts := a.Collection.Today(srv.Clock()), byPlant(in.Body.Entries)
+	var kept []record.Entry
+	var refused []store.Refusal
+	if in.Body.Whole {
+		var err error
+		if kept, refused, err = srv.store.AppendAllOrNone(ctx, a, parts, today); err != nil {
+			return nil, err
+		}
+	} else {
+		for _, one := range parts {
+			done, err := srv.store.AppendAll(ctx, a, one.Entries, today, one.Accepted...)
+			if err != nil {
+				refused = append(refused, store.Refusal{Plant: one.Plant, Err: err})
 			}
-			out.Body.Refused = append(out.Body.Refused, RefusedOf{one.plant, problem})
-			continue
+			kept = append(kept, done...)
 		}
-		for _, e := range kept {
-			out.Body.Kept = append(out.Body.Kept, KeptOf{one.plant, e.ID})
+	}
+	out := &manyOutput{}
+	out.Body.Kept, out.Body.Refused = make([]KeptOf, len(kept)), make([]RefusedOf, len(refused))
+	for i, e := range kept {
+		out.Body.Kept[i] = KeptOf{e.PlantID, e.ID}
+	}
+	for i, r := range refused {
+		var problem *huma.ErrorModel
+		if !errors.As(srv.problem(ctx, r.Err), &problem) {
+			return nil, r.Err
 		}
+		out.Body.Refused[i] = RefusedOf{r.Plant, problem}
 	}
 	return out, nil
 }
 
-// entriesOf are the entries of one plant, with what is recorded despite its warnings.
-type entriesOf struct {
-	plant    uuid.UUID
-	list     []record.Entry
-	accepted []record.ConcernID
-}
-
 // byPlant parts entries by plant, in the order in which each is named first.
-func byPlant(sent []SentTo) (parts []entriesOf) {
+func byPlant(sent []SentTo) (parts []store.ToAppend) {
 	at := map[uuid.UUID]int{}
 	for _, s := range sent {
 		i, known := at[s.Plant]
 		if !known {
 			i = len(parts)
 			at[s.Plant] = i
-			parts = append(parts, entriesOf{plant: s.Plant})
+			parts = append(parts, store.ToAppend{Plant: s.Plant})
 		}
-		parts[i].list = append(parts[i].list, s.entry(s.Plant))
-		parts[i].accepted = append(parts[i].accepted, s.Despite...)
+		parts[i].Entries = append(parts[i].Entries, s.entry(s.Plant))
+		parts[i].Accepted = append(parts[i].Accepted, s.Despite...)
 	}
 	return parts
 }

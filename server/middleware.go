@@ -66,7 +66,9 @@ func most(r *http.Request) int64 {
 // and archives may be larger.
 func limitBody(next http.Handler) http.Handler {
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
-		r.Body = http.MaxBytesReader(w, r.Body, most(r))
+		if r.Body != nil && r.Body != http.NoBody {
+			r.Body = http.MaxBytesReader(w, r.Body, most(r))
+		}
 		next.ServeHTTP(w, r)
 	})
 }
@@ -85,6 +87,25 @@ func (srv *server) onlyHosts(next http.Handler) http.Handler {
 		asksHowItIs := r.URL.Path == "/healthz" || r.URL.Path == "/readyz"
 		if !asksHowItIs && !slices.Contains(srv.Hosts, strings.ToLower(host)) {
 			writeProblem(w, huma.NewError(http.StatusMisdirectedRequest, "This installation does not go by that name."))
+			return
+		}
+		next.ServeHTTP(w, r)
+	})
+}
+
+// mostByLink is how often an address may ask by a link in a minute: far more than a sitter or a calendar program does,
+// and far less than guessing a link takes.
+const mostByLink = 120
+
+// limitLinks slows down guessing of the links of sitters and calendars from one address.
+func (srv *server) limitLinks(next http.Handler) http.Handler {
+	limited := httprate.LimitBy(mostByLink, time.Minute, caller,
+		httprate.WithLimitHandler(func(w http.ResponseWriter, _ *http.Request) {
+			writeProblem(w, huma.Error429TooManyRequests("Too much was asked for from here. Wait a minute, then try again."))
+		}))(next)
+	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		if strings.HasPrefix(r.URL.Path, "/api/sit/") || strings.HasPrefix(r.URL.Path, "/api/calendar/") {
+			limited.ServeHTTP(w, r)
 			return
 		}
 		next.ServeHTTP(w, r)
@@ -141,6 +162,7 @@ func (srv *server) securityHeaders(next http.Handler) http.Handler {
 		h.Set("Content-Security-Policy", policy(""))
 		h.Set("Referrer-Policy", "same-origin")
 		h.Set("X-Frame-Options", "DENY")
+		h.Set("X-Robots-Tag", "noindex") // the addresses of sitters and calendars are secrets
 		if srv.SecureCookies {
 			h.Set("Strict-Transport-Security", "max-age=31536000")
 		}

@@ -35,7 +35,7 @@ func refuseNUL(next http.Handler) http.Handler {
 			writeProblem(w, huma.Error422UnprocessableEntity(broken))
 			return
 		}
-		if most(r) == mostBody && r.Body != nil {
+		if most(r) == mostBody && r.Body != nil && r.Body != http.NoBody {
 			body, err := io.ReadAll(r.Body)
 			var large *http.MaxBytesError
 			switch {

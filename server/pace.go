@@ -26,11 +26,16 @@ func paced(next http.Handler) http.Handler {
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		on := http.NewResponseController(w)
 		_ = on.SetWriteDeadline(time.Time{}) // that of the request before on this connection
-		r.Body = &pacedBody{ReadCloser: r.Body, on: on}
+		if r.Body != nil && r.Body != http.NoBody {
+			r.Body = newPacedBody(r.Body, on)
+		}
 		next.ServeHTTP(&pacedWriter{ResponseWriter: w, on: on}, r)
 	})
 }
 
+// pacedBody gives each piece of a body the time that its size asks for. The deadline lies on
+// the connection, so it ends with the body: what is done with it, and what is answered,
+// have limits of their own.
 type pacedBody struct {
 	io.ReadCloser
 	on    *http.ResponseController
@@ -38,13 +43,24 @@ type pacedBody struct {
 	read  int64
 }
 
+// newPacedBody sets the first deadline at once: a body that no operation reads is read to its
+// end, or given up, by the server itself.
+func newPacedBody(body io.ReadCloser, on *http.ResponseController) *pacedBody {
+	// A connection that knows no deadlines is a test's.
+	_ = on.SetReadDeadline(time.Now().Add(sent(0)))
+	return &pacedBody{ReadCloser: body, on: on}
+}
+
 func (b *pacedBody) Read(p []byte) (int, error) {
 	begun := time.Now()
-	// A connection that knows no deadlines is a test's.
 	_ = b.on.SetReadDeadline(begun.Add(sent(b.read) - b.spent))
 	n, err := b.ReadCloser.Read(p)
 	b.read += int64(n)
 	b.spent += time.Since(begun)
+	if err == io.EOF {
+		// Left there, it would end the answer: the server reads on to learn who went away.
+		_ = b.on.SetReadDeadline(time.Time{})
+	}
 	return n, err
 }
 

@@ -51,7 +51,9 @@ func TestTimeGoesWithSize(t *testing.T) {
 	})).ServeHTTP(c, r)
 	require.NotEmpty(t, c.reads)
 	assert.WithinDuration(t, begun.Add(falters), c.reads[0], 5*time.Second)
-	assert.WithinDuration(t, begun.Add(sent(picture)), c.reads[len(c.reads)-1], 5*time.Second)
+	last := len(c.reads) - 1
+	assert.WithinDuration(t, begun.Add(sent(picture)), c.reads[last-1], 5*time.Second)
+	assert.True(t, c.reads[last].IsZero(), "the deadline ends with the body")
 	assert.Len(t, c.writes, 1+4, "one to begin with, and one for each piece")
 	assert.Equal(t, 3*piece+1, c.Body.Len())
 }
@@ -89,7 +91,7 @@ func TestABrokenFileIsNotTakenForAWholeOne(t *testing.T) {
 
 // One account works on four things at once; the next one waits its turn, and
 // another account does not wait for it.
-func TestAnAccountTakesOnlySoManyTurns(t *testing.T) {
+func TestAnAccountTakesOnlySoManyTurnsAtOnce(t *testing.T) {
 	all := &turns{open: map[string]*turn{}}
 	var done []func()
 	for range mostAtOnce {

@@ -2,6 +2,7 @@ package server
 
 import (
 	"strings"
+	"unicode"
 
 	"github.com/trustelem/zxcvbn"
 	"github.com/trustelem/zxcvbn/frequency"
@@ -39,12 +40,31 @@ func weak(password string, about ...string) string {
 	if commonest[strings.ToLower(password)] {
 		return "this is one of the commonest passwords, the first that are guessed; take a short sentence of your own"
 	}
-	words := []string{"tender", "mend", "plant"}
+	words := []string{"tender", "mend", "tendermend", "plant"}
 	for _, a := range about {
-		words = append(words, strings.FieldsFunc(a, func(r rune) bool { return strings.ContainsRune("@. -_", r) })...)
+		parts := strings.FieldsFunc(a, func(r rune) bool { return strings.ContainsRune("@. -_", r) })
+		words = append(append(words, parts...), strings.Join(parts, ""))
 	}
-	if zxcvbn.PasswordStrength(password, words).Score < leastScore {
+	guesses := func(p string) int { return zxcvbn.PasswordStrength(p, words).Score }
+	if min(guesses(password), guesses(bare(password))) < leastScore {
 		return "this is among the first that are guessed; take a short sentence of your own"
 	}
 	return ""
+}
+
+// bare is a password in small letters and figures alone, and what is written again and again in it written once:
+// whoever guesses that guesses the rest.
+func bare(password string) string {
+	letters := []rune(strings.Map(func(r rune) rune {
+		if !unicode.IsLetter(r) && !unicode.IsDigit(r) {
+			return -1
+		}
+		return unicode.ToLower(r)
+	}, password))
+	for n := 1; n <= len(letters)/2; n++ {
+		if rest := letters[n:]; len(letters)%n == 0 && string(letters[:len(rest)]) == string(rest) {
+			return string(letters[:n])
+		}
+	}
+	return string(letters)
 }

@@ -54,14 +54,14 @@ type PlacePath struct {
 type changePlaceInput struct {
 	PlacePath
 	Body struct {
-		Version int `json:"version" minimum:"1" doc:"The version that it is changed from."`
+		Version int `json:"version" maximum:"2147483647" minimum:"1" doc:"The version that it is changed from."`
 		PlaceSaid
 	}
 }
 
 type removePlaceInput struct {
 	PlacePath
-	Version int `query:"version" required:"true" minimum:"1" doc:"The version that is removed."`
+	Version int `query:"version" required:"true" minimum:"1" maximum:"2147483647" doc:"The version that is removed."`
 }
 
 type placesInput struct {
@@ -178,14 +178,11 @@ func (srv *server) addPlace(ctx context.Context, a store.Account, in *placeInput
 	if err != nil {
 		return nil, err
 	}
-	err = srv.store.AddPlace(ctx, a.Collection.ID, p)
+	err = srv.changeAir(ctx, a, func(s *store.Store) error { return s.AddPlace(ctx, a.Collection.ID, p) })
 	if errors.Is(err, store.ErrConflict) {
 		return nil, errPlaceTaken
 	}
 	if err != nil {
-		return nil, err
-	}
-	if err := srv.airChanged(ctx, a); err != nil {
 		return nil, err
 	}
 	return srv.listPlaces(ctx, a, false)
@@ -205,11 +202,8 @@ func (srv *server) changePlace(ctx context.Context, a store.Account, in *changeP
 		return nil, err
 	}
 	p.Version = in.Body.Version
-	if err := srv.store.ChangePlace(ctx, a, p); err != nil {
+	if err := srv.changeAir(ctx, a, func(s *store.Store) error { return s.ChangePlace(ctx, a, p) }); err != nil {
 		return nil, ofPlace(err)
-	}
-	if err := srv.airChanged(ctx, a); err != nil {
-		return nil, err
 	}
 	return srv.listPlaces(ctx, a, false)
 }
@@ -220,11 +214,8 @@ func (srv *server) removePlace(ctx context.Context, a store.Account, in *removeP
 		return nil, ofPlace(err)
 	}
 	p.Gone, p.Version = true, in.Version
-	if err := srv.store.ChangePlace(ctx, a, p); err != nil {
+	if err := srv.changeAir(ctx, a, func(s *store.Store) error { return s.ChangePlace(ctx, a, p) }); err != nil {
 		return nil, ofPlace(err)
-	}
-	if err := srv.airChanged(ctx, a); err != nil {
-		return nil, err
 	}
 	return srv.listPlaces(ctx, a, false)
 }
@@ -233,9 +224,10 @@ func (srv *server) removePlace(ctx context.Context, a store.Account, in *removeP
 // of more the lists follow while people go on.
 const settledBefore = 100
 
-// airChanged has the air of places worked out anew, and the looks of what dries in it.
-func (srv *server) airChanged(ctx context.Context, a store.Account) error {
-	if err := srv.store.RemakeAir(ctx, a.Collection, a.Collection.Today(srv.Clock())); err != nil {
+// changeAir makes a change of what is known of places, with their air worked out anew, and then
+// the looks of what dries in it.
+func (srv *server) changeAir(ctx context.Context, a store.Account, change func(*store.Store) error) error {
+	if err := srv.store.ChangeAir(ctx, a.Collection, a.Collection.Today(srv.Clock()), change); err != nil {
 		return err
 	}
 	left, err := srv.store.SettleAir(ctx, a.Collection, settledBefore)

@@ -203,6 +203,26 @@ func TestWhoFitsWhere(t *testing.T) {
 	assert.Empty(t, change(3, map[string]any{"setting": "room", "window": map[string]any{"aspect": "N", "distanceM": 4}}))
 }
 
+// A plant on which live pests were read is proposed for no shelf among others, though nobody has moved it yet.
+func TestWhatHasLivePestsIsOfferedNoCompany(t *testing.T) {
+	t.Parallel()
+	_, url := serve(t, server.Options{OpenAccounts: true})
+	c := member(t, url, "one@example.org")
+	dark := c.placed("Corridor", map[string]any{
+		"setting": "room", "window": map[string]any{"aspect": "N", "distanceM": 4},
+	})
+	c.placed("Lamps", map[string]any{
+		"setting": "room", "slots": 1, "lamp": map[string]any{"ppfd": 150, "hours": 12},
+		"winter": map[string]any{"humidity": 60}, "summer": map[string]any{"humidity": 60},
+	})
+	plant := newID()
+	c.tell(plant, 30, "arrived", map[string]any{"name": "One", "profile": "monstera-deliciosa", "habit": "aroid-vine",
+		"isolated": false, "place": dark})
+	require.Len(t, list(c.call("GET", "/api/fit", nil), "moves"), 1)
+	c.tell(plant, 2, "checked", map[string]any{"readings": []any{map[string]any{"measure": "live-pests", "value": 1}}})
+	assert.Empty(t, list(c.call("GET", "/api/fit", nil), "moves"), "live pests, and nobody answered")
+}
+
 // What is told of a place moves the looks of what stands there, in the lists as well.
 func TestAPlaceThatDriesFasterBringsLooksSooner(t *testing.T) {
 	_, url := serve(t, server.Options{})

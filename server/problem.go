@@ -6,12 +6,15 @@ import (
 	"database/sql/driver"
 	"encoding/json"
 	"errors"
+	"fmt"
 	"io"
 	"net"
 	"net/http"
+	"slices"
 	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
+	"github.com/danielgtaylor/huma/v2/validation"
 	"github.com/jackc/pgx/v5/pgconn"
 
 	"tendermend/core/working"
@@ -28,7 +31,14 @@ const notUnderstood = "Something in what was sent is missing or cannot be right.
 func init() {
 	plain := huma.NewError
 	huma.NewError = func(status int, message string, errs ...error) huma.StatusError {
+		var most int64
+		if _, limit, said := strings.Cut(message, "limit="); said && status == http.StatusRequestEntityTooLarge {
+			_, _ = fmt.Sscan(limit, &most)
+			return plain(status, fmt.Sprintf("This is too large; send at most %d MB at once.", most>>20), errs...)
+		}
 		switch {
+		case status == http.StatusBadRequest && strings.HasSuffix(message, "required"):
+			message = "What came was empty. Choose it again and send it again."
 		case message != "validation failed":
 		case ofAddress(errs):
 			return plain(http.StatusNotFound, nothingThere)
@@ -36,6 +46,36 @@ func init() {
 			message = notUnderstood
 		}
 		return plain(status, message, errs...)
+	}
+}
+
+// What is wrong with a field is said in plain words too.
+func init() {
+	for said, plain := range map[*string]string{
+		&validation.MsgUnexpectedProperty:             "nothing of this name is known here; leave it out",
+		&validation.MsgExpectedRequiredProperty:       "%s is missing",
+		&validation.MsgExpectedNumber:                 "write a number",
+		&validation.MsgExpectedInteger:                "write a whole number",
+		&validation.MsgExpectedString:                 "write text",
+		&validation.MsgExpectedBoolean:                "say true or false",
+		&validation.MsgExpectedArray:                  "give a list",
+		&validation.MsgExpectedObject:                 "give fields with their names",
+		&validation.MsgExpectedOneOf:                  "pick one of \"%s\"",
+		&validation.MsgExpectedMinimumNumber:          "give %v or more",
+		&validation.MsgExpectedMaximumNumber:          "give %v or less",
+		&validation.MsgExpectedExclusiveMinimumNumber: "give more than %v",
+		&validation.MsgExpectedExclusiveMaximumNumber: "give less than %v",
+		&validation.MsgExpectedMinLength:              "write at least %d letters",
+		&validation.MsgExpectedMaxLength:              "write at most %d letters",
+		&validation.MsgExpectedMinItems:               "give at least %d",
+		&validation.MsgExpectedMaxItems:               "give at most %d",
+		&validation.MsgExpectedBePattern:              "write %s",
+		&validation.MsgExpectedArrayItemsUnique:       "give each one once",
+		&validation.MsgExpectedRFC3339Date:            "write a day as year-month-day, for example 2026-11-24",
+		&validation.MsgExpectedRFC4122UUID:            "this is no id: %v",
+		&validation.MsgExpectedRFC5322Email:           "this is no address for letters: %v",
+	} {
+		*said = plain
 	}
 }
 
@@ -86,10 +126,11 @@ func (srv *server) problem(ctx context.Context, err error) huma.StatusError {
 		)
 	}
 	srv.logError(ctx, "unexpected error", err)
-	return huma.Error500InternalServerError(
-		"Something went wrong on our side; it has been noted. What you typed is still here; try again.",
-	)
+	return huma.Error500InternalServerError(ourFault)
 }
+
+// ourFault is what is said where nobody but the program is to blame.
+const ourFault = "Something went wrong on our side; it has been noted. What you typed is still here; try again."
 
 func (srv *server) logError(ctx context.Context, what string, err error) {
 	if srv.Log != nil {
@@ -145,8 +186,10 @@ func isDatabaseGone(err error) bool {
 		return true
 	case errors.As(err, &pg):
 		// Class 57P is operator intervention: shutdown, crash, not yet started; 08 is
-		// the connection itself; 53300 that there are too many.
-		return strings.HasPrefix(pg.Code, "57P") || strings.HasPrefix(pg.Code, "08") || pg.Code == "53300"
+		// the connection itself; 53300 that there are too many. 40P01, 40001 and 55P03 are work that
+		// stood in the way of other work, as of tables that are parted: it is tried again.
+		return strings.HasPrefix(pg.Code, "57P") || strings.HasPrefix(pg.Code, "08") ||
+			slices.Contains([]string{"53300", "40P01", "40001", "55P03"}, pg.Code)
 	}
 	// A connection that was found closed before anything was sent ("conn closed").
 	return pgconn.SafeToRetry(err)

@@ -28,9 +28,13 @@ func TestWhatIsNotThereIsToldApart(t *testing.T) {
 		"disk full":     {t.Context(), &pgconn.PgError{Code: "53100"}, 503, "no room left", "disk full"},
 		"shutting down": {t.Context(), &pgconn.PgError{Code: "57P01"}, 503, "cannot be reached", "database away"},
 		"too many":      {t.Context(), &pgconn.PgError{Code: "53300"}, 503, "cannot be reached", "database away"},
-		"broken off":    {t.Context(), &pgconn.PgError{Code: "08006"}, 503, "cannot be reached", "database away"},
-		"conn closed":   {t.Context(), fmt.Errorf("reading: %w", notSent{}), 503, "cannot be reached", "database away"},
-		"a fault":       {t.Context(), errors.New("nil map"), 500, "our side", "unexpected error"},
+		"in each other's way": {
+			t.Context(), &pgconn.PgError{Code: "40P01"}, 503, "cannot be reached", "database away",
+		},
+		"waited too long": {t.Context(), &pgconn.PgError{Code: "55P03"}, 503, "cannot be reached", "database away"},
+		"broken off":      {t.Context(), &pgconn.PgError{Code: "08006"}, 503, "cannot be reached", "database away"},
+		"conn closed":     {t.Context(), fmt.Errorf("reading: %w", notSent{}), 503, "cannot be reached", "database away"},
+		"a fault":         {t.Context(), errors.New("nil map"), 500, "our side", "unexpected error"},
 	} {
 		var log bytes.Buffer
 		srv := &server{Options: Options{Log: slog.New(slog.NewTextHandler(&log, nil))}}

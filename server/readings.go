@@ -2,7 +2,9 @@ package server
 
 import (
 	"context"
+	"fmt"
 	"net/http"
+	"strings"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -55,11 +57,11 @@ func (srv *server) readingOperations(api huma.API) {
 	huma.Register(api, op("add-light", http.MethodPost, "/api/places/{place}/lights",
 		"Keep a reading of daylight in a place", "places"),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *readLightInput) (*body[PlaceView], error) {
-			if err := srv.store.AddLight(ctx, a, in.Place, in.Body.ID, in.Body.LightRead); err != nil {
+			err := srv.changeAir(ctx, a, func(s *store.Store) error {
+				return s.AddLight(ctx, a, in.Place, in.Body.ID, in.Body.LightRead)
+			})
+			if err != nil {
 				return nil, ofPlace(err)
-			}
-			if err := srv.airChanged(ctx, a); err != nil {
-				return nil, err
 			}
 			return srv.getPlace(ctx, a, &in.PlacePath)
 		}))
@@ -70,10 +72,8 @@ func (srv *server) readingOperations(api huma.API) {
 		}))
 	huma.Register(api, op("save-site", http.MethodPut, "/api/site", "Say where the collection is", "places"),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *body[place.Site]) (*siteOutput, error) {
-			if err := srv.store.SaveSite(ctx, a, in.Body); err != nil {
-				return nil, err
-			}
-			if err := srv.airChanged(ctx, a); err != nil {
+			err := srv.changeAir(ctx, a, func(s *store.Store) error { return s.SaveSite(ctx, a, in.Body) })
+			if err != nil {
 				return nil, err
 			}
 			at, err := srv.store.Site(ctx, a.Collection)
@@ -101,20 +101,32 @@ func (srv *server) readingOperations(api huma.API) {
 // shownDays is how many days of a file are shown.
 const shownDays = 7
 
+// passedOver says which rows of a file are no readings.
+func passedOver(f logger.File) string {
+	told := make([]string, len(f.Passed))
+	for i, p := range f.Passed {
+		told[i] = fmt.Sprintf("row %d: %s", p.Row, p.Why)
+	}
+	said := working.Count(f.Skipped, "row") + " passed over. "
+	if f.Skipped > len(f.Passed) {
+		said += "The first are: "
+	}
+	return said + working.Capital(strings.Join(told, "; ")) + "."
+}
+
 func (srv *server) addReadings(ctx context.Context, a store.Account, in *readingsInput) (*body[ReadingsRead], error) {
 	zone, err := time.LoadLocation(a.Collection.TimeZone)
 	if err != nil {
 		zone = time.UTC
 	}
-	file, err := logger.Read(in.Body.Text, zone, in.Body.MonthFirst)
+	file, err := logger.Read(in.Body.Text, zone, srv.Clock(), in.Body.MonthFirst)
 	if err != nil {
 		return nil, unfit("text", err.Error())
 	}
 	out := ReadingsRead{File: file, Readings: len(file.Rows), Notes: []string{}}
 	out.First, out.Last = file.Rows[0].At, file.Rows[len(file.Rows)-1].At
-	if out.Last.After(srv.Clock().Add(24 * time.Hour)) {
-		return nil, unfit("text", "its last reading is of "+day.At(out.Last).Words()+", which is yet to come: "+
-			"set the instrument's clock, or say whether day or month stands first")
+	if file.Skipped > 0 {
+		out.Notes = append(out.Notes, passedOver(file))
 	}
 	if from, stuck := logger.Stuck(file.Rows); stuck {
 		out.Notes = append(out.Notes, "From "+day.At(from.In(zone)).Words()+
@@ -136,13 +148,12 @@ func (srv *server) addReadings(ctx context.Context, a store.Account, in *reading
 		}
 		return &body[ReadingsRead]{out}, nil
 	}
-	if out.Added, err = srv.store.AddReadings(ctx, a, in.Place, file.Rows); err != nil {
+	err = srv.changeAir(ctx, a, func(s *store.Store) (err error) {
+		out.Added, err = s.AddReadings(ctx, a, in.Place, file.Rows)
+		return err
+	})
+	if err != nil {
 		return nil, ofPlace(err)
-	}
-	if out.Added > 0 {
-		if err := srv.airChanged(ctx, a); err != nil {
-			return nil, err
-		}
 	}
 	return &body[ReadingsRead]{out}, nil
 }

@@ -106,7 +106,7 @@ func New(s *store.Store, o Options) http.Handler {
 	if o.Metrics != nil {
 		r.Use(o.Metrics.count)
 	}
-	r.Use(named, srv.calledBy, paced, middleware.Recoverer, srv.securityHeaders, srv.onlyHosts, middleware.Compress(2))
+	r.Use(named, srv.calledBy, paced, srv.recovered, srv.securityHeaders, srv.onlyHosts, middleware.Compress(2))
 	r.Get("/healthz", alive)
 	r.Get("/readyz", srv.ready)
 	r.Group(func(r chi.Router) {
@@ -117,6 +117,7 @@ func New(s *store.Store, o Options) http.Handler {
 			fromHere,
 			noStore,
 			srv.limitSignIns,
+			srv.limitLinks,
 			srv.sessions.LoadAndSave,
 		)
 		srv.operations(r)
@@ -157,7 +158,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	config.OpenAPIPath, config.DocsPath, config.SchemasPath = "/api/openapi", "", ""
 	config.CreateHooks = nil // no $schema links in answers
 	config.Formats = fastJSON()
-	config.Transformers = append(config.Transformers, instance)
+	config.Transformers = append(config.Transformers, instance, writeOut)
 	api := humachi.New(r, config)
 	srv.sessionOperations(api)
 	srv.resetOperations(api)
@@ -197,6 +198,7 @@ func (srv *server) operations(r chi.Router) huma.API {
 	srv.originOperations(api)
 	srv.exchangeOperations(api)
 	nameTasks(api)
+	linesAreLines(api)
 	return api
 }
 

@@ -28,6 +28,8 @@ type client struct {
 	t    *testing.T
 	url  string
 	http *http.Client
+	// known is a plant of its collection.
+	known string
 }
 
 func serve(t *testing.T, o server.Options) (*store.Store, string) {
@@ -45,7 +47,7 @@ func serve(t *testing.T, o server.Options) (*store.Store, string) {
 func visit(t *testing.T, url string) *client {
 	jar, err := cookiejar.New(nil)
 	require.NoError(t, err)
-	return &client{t, url, &http.Client{Jar: jar}}
+	return &client{t: t, url: url, http: &http.Client{Jar: jar}}
 }
 
 type answer struct {

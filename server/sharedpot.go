@@ -8,6 +8,7 @@ import (
 	"github.com/google/uuid"
 
 	"tendermend/core/day"
+	"tendermend/core/plant"
 	"tendermend/core/sharedpot"
 	"tendermend/record"
 	"tendermend/store"
@@ -99,17 +100,9 @@ func (srv *server) sharedPotOperations(api huma.API) {
 }
 
 func (srv *server) takeOut(ctx context.Context, a store.Account, in *takeOutInput) (*takeOutOutput, error) {
-	entries, err := srv.store.Entries(ctx, a.Collection.ID, in.Plant)
-	if err != nil {
-		return nil, srv.problem(ctx, err)
-	}
 	out := &takeOutOutput{}
 	out.Body.Kept = []KeptOf{}
-	lists, err := srv.outLists(ctx, a, in, entries)
-	if err != nil {
-		return nil, srv.problem(ctx, err)
-	}
-	kept, err := srv.store.AppendTogether(ctx, a, lists, a.Collection.Today(srv.Clock()))
+	kept, err := srv.store.AppendJudged(ctx, a, in.Plant, a.Collection.Today(srv.Clock()), in.lists)
 	if err != nil {
 		return nil, srv.problem(ctx, err)
 	}
@@ -119,15 +112,9 @@ func (srv *server) takeOut(ctx context.Context, a store.Account, in *takeOutInpu
 	return out, nil
 }
 
-// outLists is what taking plants out writes. What was sent before is judged by the record as
+// lists is what taking plants out writes. What was sent before is judged by the record as
 // it was then.
-func (srv *server) outLists(
-	ctx context.Context, a store.Account, in *takeOutInput, entries []record.Entry,
-) ([][]record.Entry, error) {
-	kinds, err := srv.store.Kinds(ctx, a.Collection.ID)
-	if err != nil {
-		return nil, err
-	}
+func (in *takeOutInput) lists(entries []record.Entry, kinds plant.Kinds) ([][]record.Entry, error) {
 	var before []record.Entry
 	for _, e := range entries {
 		if e.ID != in.Body.ID {

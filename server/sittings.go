@@ -15,7 +15,7 @@ import (
 // SittingDone is a whole sitting of a plan that was done on one day.
 type SittingDone struct {
 	ID    uuid.UUID    `json:"id" doc:"Of the entry that holds them together."`
-	N     int          `json:"n" minimum:"1" doc:"Its number in the plan."`
+	N     int          `json:"n" maximum:"9999" minimum:"1" doc:"Its number in the plan."`
 	On    day.Day      `json:"on" doc:"The day on which it was done."`
 	Case  *uuid.UUID   `json:"case,omitempty" doc:"The case of the plan; the case in hand where it names none."`
 	Steps []TickedStep `json:"steps" minItems:"1" maxItems:"60" doc:"Its steps in the order of the work."`

@@ -18,9 +18,7 @@ import (
 	"tendermend/core/place"
 	"tendermend/core/plant"
 	"tendermend/core/trip"
-	"tendermend/core/working"
 	"tendermend/exchange"
-	"tendermend/record"
 	"tendermend/store"
 )
 
@@ -30,6 +28,8 @@ type TripView struct {
 	Link  string             `json:"link,omitempty" doc:"The sitter's address; told once, when it is made."`
 	Ticks []store.SitterTick `json:"ticks" doc:"What the sitter ticked so far."`
 	First []FirstLook        `json:"first" doc:"After coming back: whom to look at first."`
+	Begun bool               `json:"begun" doc:"Whether its first day has come."`
+	Over  bool               `json:"over" doc:"Whether its last day is behind."`
 	SitterTold
 }
 
@@ -49,15 +49,36 @@ type FirstLook struct {
 	Missed []day.Day `json:"missed" doc:"Days on which it was to be watered and nothing was ticked."`
 }
 
+// TripWanted is what is said of a trip.
+type TripWanted struct {
+	From   day.Day `json:"from" doc:"The day of leaving."`
+	Back   day.Day `json:"back" doc:"The day of coming back."`
+	Sitter string  `json:"sitter,omitempty" maxLength:"60"`
+	Phone  string  `json:"phone,omitempty" maxLength:"60"`
+	Note   string  `json:"note,omitempty" maxLength:"1000"`
+	Cooler bool    `json:"cooler,omitempty"`
+}
+
+func (b TripWanted) trip(id uuid.UUID) exchange.Trip {
+	return exchange.Trip{
+		ID: id, From: b.From, Back: b.Back, Sitter: strings.TrimSpace(b.Sitter), Phone: strings.TrimSpace(b.Phone),
+		Note: strings.TrimSpace(b.Note), Cooler: b.Cooler,
+	}
+}
+
 type tripInput struct {
 	Body struct {
-		ID     uuid.UUID `json:"id" doc:"Made by the sender, so that sending twice keeps one."`
-		From   day.Day   `json:"from" doc:"The day of leaving."`
-		Back   day.Day   `json:"back" doc:"The day of coming back."`
-		Sitter string    `json:"sitter,omitempty" maxLength:"60"`
-		Phone  string    `json:"phone,omitempty" maxLength:"60"`
-		Note   string    `json:"note,omitempty" maxLength:"1000"`
-		Cooler bool      `json:"cooler,omitempty"`
+		ID uuid.UUID `json:"id" doc:"Made by the sender, so that sending twice keeps one."`
+		TripWanted
+	}
+}
+
+type changedTripInput struct {
+	TripPath
+	Body struct {
+		Version int  `json:"version" minimum:"1" maximum:"1000000" doc:"The version that was looked at."`
+		Off     bool `json:"off,omitempty" doc:"Whether it is called off."`
+		TripWanted
 	}
 }
 
@@ -72,9 +93,6 @@ type tripsOutput struct {
 	}
 }
 
-// longestTrip is how long a trip may be, days.
-const longestTrip = 120
-
 func (srv *server) tripOperations(api huma.API) {
 	huma.Register(api, op("list-trips", http.MethodGet, "/api/trips", "The trips, the last first", "trips"),
 		signedIn(srv, func(ctx context.Context, a store.Account, _ *struct{}) (*tripsOutput, error) {
@@ -86,6 +104,9 @@ func (srv *server) tripOperations(api huma.API) {
 	huma.Register(api, op("plan-trip", http.MethodPost, "/api/trips",
 		"Plan a time away: who lasts, who is watered before, who waters whom on which days", "trips"),
 		signedIn(srv, srv.planTrip))
+	huma.Register(api, op("change-trip", http.MethodPut, "/api/trips/{trip}",
+		"Change a trip, or call it off: the plan is made anew from today, and what it was is kept", "trips"),
+		signedIn(srv, srv.changeTrip))
 	huma.Register(api, op("get-trip", http.MethodGet, "/api/trips/{trip}",
 		"A trip with what was ticked, and after it whom to look at first", "trips"),
 		signedIn(srv, func(ctx context.Context, a store.Account, in *TripPath) (*body[TripView], error) {
@@ -98,11 +119,13 @@ func (srv *server) tripOperations(api huma.API) {
 			if err != nil {
 				return nil, err
 			}
-			if view.Body.Ended {
+			switch {
+			case view.Body.Off:
+				return nil, huma.Error409Conflict("This trip was called off.")
+			case view.Body.Ended:
 				return nil, huma.Error409Conflict("The address of this trip was taken back. Plan the trip anew to make another.")
-			}
-			if view.Body.Sitter == "" {
-				return nil, huma.Error409Conflict("Nobody comes in on this trip. Plan it anew with a name, then make the link.")
+			case view.Body.Sitter == "":
+				return nil, huma.Error409Conflict("Nobody comes in on this trip. Say who does, then make the link.")
 			}
 			token, err := srv.store.NewTripLink(ctx, a.Collection.ID, in.Trip)
 			view.Body.Link = srv.URL + "/sit/" + token
@@ -119,18 +142,9 @@ func (srv *server) tripOperations(api huma.API) {
 }
 
 func (srv *server) planTrip(ctx context.Context, a store.Account, in *tripInput) (*body[TripView], error) {
-	b, today := in.Body, a.Collection.Today(srv.Clock())
-	switch {
-	case b.Back <= b.From:
-		return nil, unfit("back", "it ends before it begins: give a day of coming back after the day of leaving")
-	case b.From < today:
-		return nil, unfit("from", "that day has gone by: a trip is planned before it begins")
-	case b.Back-b.From > longestTrip:
-		return nil, unfit("back", "that is longer than "+working.Count(longestTrip, "day")+": plan it in parts")
-	}
-	t := exchange.Trip{
-		ID: b.ID, From: b.From, Back: b.Back, Sitter: strings.TrimSpace(b.Sitter), Phone: strings.TrimSpace(b.Phone),
-		Note: strings.TrimSpace(b.Note), Cooler: b.Cooler,
+	today, t := a.Collection.Today(srv.Clock()), in.Body.trip(in.Body.ID)
+	if err := refused(t.Span().MayBegin(today)); err != nil {
+		return nil, err
 	}
 	if err := PlanTrip(ctx, srv.store, a, today, t); err != nil {
 		return nil, err
@@ -138,27 +152,79 @@ func (srv *server) planTrip(ctx context.Context, a store.Account, in *tripInput)
 	return srv.tripView(ctx, a, t.ID)
 }
 
+func (srv *server) changeTrip(ctx context.Context, a store.Account, in *changedTripInput) (*body[TripView], error) {
+	today, t := a.Collection.Today(srv.Clock()), in.Body.trip(in.Trip)
+	t.Off = in.Body.Off
+	before, err := srv.store.Trip(ctx, a.Collection.ID, in.Trip)
+	if err != nil {
+		return nil, noTrip(err)
+	}
+	if err := refused(before.Span().MayBecome(t.Span(), today)); err != nil {
+		return nil, err
+	}
+	if t.Sheet, err = tripSheet(ctx, srv.store, a, today, t, before.Sheet); err != nil {
+		return nil, err
+	}
+	err = srv.store.ChangeTrip(ctx, a, t, in.Body.Version)
+	if errors.Is(err, store.ErrConflict) {
+		return nil, huma.Error409Conflict("This trip was changed meanwhile. Reload the page and look at it again.")
+	}
+	if err != nil {
+		return nil, err
+	}
+	return srv.tripView(ctx, a, t.ID)
+}
+
+// refused is what is answered where a trip cannot be so; nil where it can.
+func refused(why *trip.Refusal) error {
+	switch {
+	case why == nil:
+		return nil
+	case why.Settled:
+		return huma.Error409Conflict(why.Why)
+	}
+	return unfit(why.Field, why.Why)
+}
+
 // PlanTrip plans every plant of a collection over a trip and keeps it.
-func PlanTrip(ctx context.Context, s *store.Store, a store.Account, today day.Day, t exchange.Trip) error {
-	w, err := knownAround(ctx, s, a.Collection, today)
-	if err != nil {
+func PlanTrip(ctx context.Context, s *store.Store, a store.Account, today day.Day, t exchange.Trip) (err error) {
+	if t.Sheet, err = tripSheet(ctx, s, a, today, t, nil); err != nil {
 		return err
-	}
-	pots, err := s.Pots(ctx, a.Collection.ID)
-	if err != nil {
-		return err
-	}
-	t.Sheet = make([]exchange.TripPot, len(pots))
-	for i, p := range pots {
-		t.Sheet[i] = w.tripPot(p, t, a.Collection.South)
 	}
 	return s.AddTrip(ctx, a, t)
 }
 
-// tripPot plans one plant.
+// tripSheet plans every plant of a collection over a trip, as of a day: of one that has begun, what was planned of the
+// days behind stays.
+func tripSheet(
+	ctx context.Context, s *store.Store, a store.Account, today day.Day, t exchange.Trip, before []exchange.TripPot,
+) ([]exchange.TripPot, error) {
+	w, err := knownAround(ctx, s, a.Collection, today)
+	if err != nil {
+		return nil, err
+	}
+	pots, err := s.Pots(ctx, a.Collection.ID)
+	if err != nil {
+		return nil, err
+	}
+	was := map[uuid.UUID]exchange.TripPot{}
+	for _, p := range before {
+		was[p.Plant] = p
+	}
+	sheet := make([]exchange.TripPot, len(pots))
+	for i, p := range pots {
+		sheet[i] = w.tripPot(p, t, a.Collection.South)
+		if gone := int(today - t.From); gone > 0 {
+			sheet[i] = sheet[i].Since(gone, was[p.ID])
+		}
+	}
+	return sheet, nil
+}
+
+// tripPot plans one plant, over what is left of the trip.
 func (w around) tripPot(p store.PotRow, t exchange.Trip, south bool) exchange.TripPot {
 	out := exchange.TripPot{
-		Plant: p.ID, Name: p.Name, Label: p.Label, Place: p.PlaceName, Isolated: p.Isolation == string(record.Isolated),
+		Plant: p.ID, Name: p.Name, Label: p.Label, Place: p.PlaceName, Isolated: p.Apart,
 		Plan: trip.Plan{Verdict: trip.Lasts, Aids: []trip.Aid{}, Days: []int{}},
 	}
 	if p.Pot.V == nil {
@@ -166,16 +232,18 @@ func (w around) tripPot(p store.PotRow, t exchange.Trip, south bool) exchange.Tr
 	}
 	pot, wants := *p.Pot.V, w.wishes(p.StandsAt)
 	out.Guess = pot.Guess
-	out.Never = trip.Never(wants, pot.Rule, pot.Rest, pot.Held, t.From, south)
-	away := int(t.Back - t.From)
+	leaves := max(t.From, w.today)
+	out.Never = trip.Never(wants, pot.Rule, pot.Rest, pot.Held, leaves, south)
+	away := int(t.Back - leaves)
 	if what, every, other := trip.Otherwise(pot.Rule); other && out.Never == "" {
 		out.Otherwise, out.Verdict, out.Days = what, trip.Sitter, trip.OnDays(every, away)
 		return out
 	}
 	now := w.pot(p, pot.At, w.today, south)
 	content := drying.Dry(now.Content, now.Rate*now.Pace*float64(max(0, w.today-pot.At)))
-	now = w.pot(p, t.From, t.Back, south)
-	now.Content, now.DaysToGo, now.Resting = content, int(t.From-w.today), out.Never != ""
+	now = w.pot(p, leaves, t.Back, south)
+	now.Content, now.DaysToGo, now.Resting = content, int(leaves-w.today), out.Never != ""
+	now.Begun = w.today > t.From
 	out.Plan = trip.For(now, away, t.Cooler)
 	return out
 }
@@ -205,7 +273,7 @@ func (w around) pot(p store.PotRow, from, to day.Day, south bool) trip.Pot {
 	}
 	return trip.Pot{
 		Rate: pot.Rate, SD: pot.SD, Litres: pot.Litres, Rule: rule.For(forecast.DrinkOf(habit)), Pace: sum / float64(n),
-		Content: pot.Content, NoCover: pot.NoCover,
+		Content: pot.Content, NoCover: pot.NoCover, Apart: p.Apart,
 	}
 }
 
@@ -217,13 +285,17 @@ func (srv *server) tripView(ctx context.Context, a store.Account, id uuid.UUID) 
 	if err != nil {
 		return nil, noTrip(err)
 	}
-	v := TripView{Trip: t, Ticks: []store.SitterTick{}, First: []FirstLook{}, SitterTold: sitterTold}
-	if t.Sitter != "" {
-		if v.Ticks, err = srv.store.Ticks(ctx, a.Collection.ID, t.Sitter, t.From, t.Back); err != nil {
+	today := a.Collection.Today(srv.Clock())
+	v := TripView{
+		Trip: t, Ticks: []store.SitterTick{}, First: []FirstLook{}, SitterTold: sitterTold,
+		Begun: t.Span().Begun(today), Over: t.Span().Over(today),
+	}
+	if sitters := t.Sitters(); len(sitters) > 0 {
+		if v.Ticks, err = srv.store.Ticks(ctx, a.Collection.ID, sitters, t.From, t.Back); err != nil {
 			return nil, err
 		}
 	}
-	if a.Collection.Today(srv.Clock()) >= t.Back {
+	if today >= t.Back && !t.Off {
 		if v.First, err = srv.firstLooks(ctx, a, t, v.Ticks); err != nil {
 			return nil, err
 		}
@@ -282,122 +354,4 @@ func tickedOn(of uuid.UUID, ticks []store.SitterTick) (days []day.Day) {
 		}
 	}
 	return days
-}
-
-// SitView is what a sitter sees: this trip, and nothing else of the collection.
-type SitView struct {
-	Sitter string   `json:"sitter"`
-	Carer  string   `json:"carer" doc:"In whose stead."`
-	Phone  string   `json:"phone,omitempty"`
-	Note   string   `json:"note,omitempty"`
-	From   day.Day  `json:"from"`
-	Back   day.Day  `json:"back"`
-	Today  day.Day  `json:"today"`
-	Sheet  []SitPot `json:"sheet" doc:"Those that are seen to, and those that must not be watered."`
-	SitterTold
-}
-
-// SitPot is a plant as a sitter sees it.
-type SitPot struct {
-	exchange.TripPot
-	Next *day.Day `json:"next,omitempty" doc:"The day on which it is seen to next, today or before where it is due."`
-	Done bool     `json:"done,omitempty" doc:"Whether it was ticked today."`
-}
-
-func (srv *server) sitterOperations(api huma.API) {
-	huma.Register(api, op("get-sit", http.MethodGet, "/api/sit/{token}",
-		"What a sitter does today and until the carer is back", "trips"), func(ctx context.Context, in *struct {
-		Token string `path:"token" maxLength:"60"`
-	},
-	) (*body[SitView], error) {
-		return srv.sitView(ctx, in.Token)
-	})
-	huma.Register(api, op("tick-sit", http.MethodPost, "/api/sit/{token}",
-		"Tick a plant as watered, or as wet and left; it comes into the record under the sitter's name", "trips"), srv.tick)
-}
-
-var errNoSit = huma.Error404NotFound("This link is not good any more, or not yet: it works from two days " +
-	"before the trip until two days after. Ask who gave it to you.")
-
-func (srv *server) sitView(ctx context.Context, token string) (*body[SitView], error) {
-	t, a, err := srv.store.Sat(ctx, token, srv.Clock())
-	if errors.Is(err, store.ErrNotFound) {
-		return nil, errNoSit
-	}
-	if err != nil {
-		return nil, srv.problem(ctx, err)
-	}
-	v := SitView{
-		Sitter: t.Sitter, Carer: a.User.Name, Phone: t.Phone, Note: t.Note, From: t.From, Back: t.Back,
-		Today: a.Collection.Today(srv.Clock()), Sheet: []SitPot{}, SitterTold: sitterTold,
-	}
-	ticks, err := srv.store.Ticks(ctx, a.Collection.ID, t.Sitter, t.From-1, t.Back+1)
-	if err != nil {
-		return nil, srv.problem(ctx, err)
-	}
-	for _, p := range t.Sheet {
-		if len(p.Days) == 0 && p.Never == "" {
-			continue
-		}
-		days := tickedOn(p.Plant, ticks)
-		one := SitPot{TripPot: p, Done: slices.Contains(days, v.Today)}
-		if next, left := trip.Next(p.Days, t.From, t.Back, v.Today, days); left {
-			one.Next = &next
-		}
-		v.Sheet = append(v.Sheet, one)
-	}
-	return &body[SitView]{v}, nil
-}
-
-func (srv *server) tick(ctx context.Context, in *struct {
-	Token string `path:"token" maxLength:"60"`
-	Body  struct {
-		ID    uuid.UUID `json:"id" doc:"Made by the sender, so that sending twice counts once."`
-		Plant uuid.UUID `json:"plant"`
-		Did   string    `json:"did" enum:"watered,wet" doc:"Watered, or felt wet and left."`
-	}
-},
-) (*body[SitView], error) {
-	t, a, err := srv.store.Sat(ctx, in.Token, srv.Clock())
-	if errors.Is(err, store.ErrNotFound) {
-		return nil, errNoSit
-	}
-	if err != nil {
-		return nil, srv.problem(ctx, err)
-	}
-	i := slices.IndexFunc(t.Sheet, func(p exchange.TripPot) bool { return p.Plant == in.Body.Plant && len(p.Days) > 0 })
-	if i < 0 {
-		return nil, huma.Error422UnprocessableEntity("That plant is not one that is watered on this trip.")
-	}
-	today := a.Collection.Today(srv.Clock())
-	before, err := srv.store.Ticks(ctx, a.Collection.ID, t.Sitter, today, today)
-	if err != nil {
-		return nil, srv.problem(ctx, err)
-	}
-	if len(tickedOn(in.Body.Plant, before)) > 0 {
-		return srv.sitView(ctx, in.Token) // one tick a day: a second one is a slip of the thumb
-	}
-	// It was done, and whoever ticks cannot answer what speaks against it: the carer reads that
-	// in the record.
-	if _, err := srv.store.Append(ctx, a, ticked(t.Sheet[i], in.Body.ID, in.Body.Did, today), today,
-		record.RotWatered, record.WateredToday, record.WateredWet, record.WaterHeld, record.CutsOpen); err != nil {
-		return nil, srv.problem(ctx, err)
-	}
-	return srv.sitView(ctx, in.Token)
-}
-
-// ticked is the entry of a tick: a little water, or a find that it is wet still.
-func ticked(p exchange.TripPot, id uuid.UUID, did string, today day.Day) record.Entry {
-	e := record.Entry{ID: id, PlantID: p.Plant, On: today}
-	if did == "wet" {
-		e.Probed = &record.Probed{Moisture: "wet"}
-		return e
-	}
-	watered := &record.Watered{How: "light"}
-	if p.Millilitres > 0 {
-		ml := float64(p.Millilitres)
-		watered.Millilitres = &ml
-	}
-	e.Watered = watered
-	return e
 }

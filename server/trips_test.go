@@ -79,19 +79,27 @@ func TestATripAndItsSitter(t *testing.T) {
 		require.Equal(t, http.StatusOK, out.call("POST", "/api/sit/"+token, tick).status)
 	}
 	slip := map[string]any{"id": newID(), "plant": thirsty, "did": "wet"}
-	require.Equal(t, http.StatusOK, out.call("POST", "/api/sit/"+token, slip).status)
+	mended := out.call("POST", "/api/sit/"+token, slip)
+	require.Equal(t, http.StatusOK, mended.status)
+	assert.Contains(t, mended.body["said"], "taken back")
+	again := out.call("POST", "/api/sit/"+token, map[string]any{"id": newID(), "plant": thirsty, "did": "wet"})
+	assert.Contains(t, again.body["said"], "ticked today already")
 	done := 0
 	for _, p := range list(out.call("GET", "/api/sit/"+token, nil), "sheet") {
 		if p.(map[string]any)["done"] == true {
 			done++
+			assert.Equal(t, "wet", p.(map[string]any)["did"])
 		}
 	}
 	assert.Equal(t, 1, done)
 	refused := out.call("POST", "/api/sit/"+token, map[string]any{"id": newID(), "plant": cactus, "did": "watered"})
 	assert.Equal(t, http.StatusUnprocessableEntity, refused.status)
 	entries := c.call("GET", "/api/plants/"+thirsty+"/entries", nil)
-	assert.Equal(t, 1, strings.Count(entries.raw, `"by":"Ines"`), "twice sent, and a slip on the same day, count once")
+	assert.Equal(t, 3, strings.Count(entries.raw, `"by":"Ines"`), "a tick, its taking back, what counts")
 	assert.Contains(t, entries.raw, `"how":"light"`)
+	second := c.call("POST", "/api/trips/"+trip+"/link", nil).body["link"].(string)
+	assert.Equal(t, http.StatusNotFound, out.call("GET", "/api/sit/"+token, nil).status, "a second one ends the first")
+	token = strings.TrimPrefix(second, "https://plants.example/sit/")
 
 	assert.Equal(t, http.StatusNotFound, out.call("GET", "/api/sit/of-somebody-else", nil).status)
 	for days, status := range map[day.Day]int{33: http.StatusOK, 34: http.StatusNotFound} {
@@ -150,9 +158,14 @@ func TestAfterATripWhoWasMissed(t *testing.T) {
 // A calendar program reads the feed (RFC 5545; read here by a package that shares nothing
 // with the one that wrote it); the address is secret, and ends when another is made.
 func TestTheCalendarIsReadByACalendarProgram(t *testing.T) {
-	_, url := serve(t, server.Options{OpenAccounts: true})
+	s, url := serve(t, server.Options{OpenAccounts: true})
 	c := member(t, url, "one@example.org")
 	ferns(c, c.placed("Sill", sill("E")))
+	odd := c.takeIn("Fern by the door")
+	// As a program of before kept it.
+	_, err := s.DB.Exec(`update plants set name = E'Fern\rby\tthe\x07door' where id = $1`, odd)
+	require.NoError(t, err)
+	c.tell(odd, 0, "examined", map[string]any{"present": []string{"pest.webbing"}, "absent": []string{}})
 	c.plans(3, 10, "")
 	made := func() string {
 		link := c.call("POST", "/api/calendar-link", nil)
@@ -166,6 +179,10 @@ func TestTheCalendarIsReadByACalendarProgram(t *testing.T) {
 	feed := out.call("GET", link, nil)
 	require.Equal(t, http.StatusOK, feed.status)
 	assert.Contains(t, feed.header.Get("Content-Type"), "text/calendar")
+	assert.NotEmpty(t, feed.raw)
+	assert.Equal(t, strings.Count(feed.raw, "\n"), strings.Count(feed.raw, "\r\n"), "every line ends in CR LF")
+	assert.NotRegexp(t, "[\\x00-\\x09\\x0b\\x0c\\x0e-\\x1f\\x7f]|\\r[^\\n]", feed.raw, "no lone CR")
+	assert.Contains(t, feed.header.Get("X-Robots-Tag"), "noindex")
 	cal, err := ical.NewDecoder(strings.NewReader(feed.raw)).Decode()
 	require.NoError(t, err)
 	titles := map[string]string{}
@@ -197,4 +214,35 @@ func onDay(t *testing.T, o server.Options) (url string, today *day.Day) {
 	h := httptest.NewServer(server.New(s, o))
 	t.Cleanup(h.Close)
 	return h.URL, &now
+}
+
+// What somebody watered today is not asked for, nor what is not here any more; a second tap writes nothing.
+func TestASitterIsNotAskedForWhatIsDone(t *testing.T) {
+	url, _ := onDay(t, server.Options{OpenAccounts: true})
+	c := member(t, url, "one@example.org")
+	thirsty, _ := ferns(c, c.placed("Sill", sill("E")))
+	trip := c.plans(0, 30, "Ines").body["id"].(string)
+	link := c.call("POST", "/api/trips/"+trip+"/link", nil).body["link"].(string)
+	asked := func() (is, done bool) {
+		for _, p := range list(visit(t, url).call("GET", "/api"+link, nil), "sheet") {
+			if one := p.(map[string]any); one["plant"] == thirsty {
+				return true, one["done"] == true
+			}
+		}
+		return false, false
+	}
+	is, done := asked()
+	assert.True(t, is && !done)
+	c.tell(thirsty, 0, "watered", map[string]any{"how": "through"})
+	is, done = asked()
+	assert.True(t, is && done, "the carer watered it before leaving")
+	tick := visit(t, url).call("POST", "/api"+link, map[string]any{"id": newID(), "plant": thirsty, "did": "watered"})
+	assert.Contains(t, tick.body["said"], "watered today already")
+	entries := c.call("GET", "/api/plants/"+thirsty+"/entries", nil)
+	assert.NotContains(t, entries.raw, `"by":"Ines"`)
+	c.tell(thirsty, 0, "closed", map[string]any{"outcome": "given-away"})
+	is, _ = asked()
+	assert.False(t, is, "it is not here any more")
+	gone := visit(t, url).call("POST", "/api"+link, map[string]any{"id": newID(), "plant": thirsty, "did": "wet"})
+	assert.Equal(t, http.StatusUnprocessableEntity, gone.status)
 }

@@ -9,6 +9,7 @@ import (
 
 	"tendermend/core/bench"
 	"tendermend/core/care"
+	"tendermend/core/day"
 	"tendermend/core/diagnosis"
 	"tendermend/core/facts"
 	"tendermend/core/place"
@@ -73,6 +74,41 @@ func TestWhatWasDecidedAndTripsComeAlong(t *testing.T) {
 	alone := pgtest.Archived(t, s, one.Collection, &plant, false)
 	assert.Nil(t, alone.Decided, "a plant alone tells nothing of the household")
 	assert.Empty(t, alone.Trips)
+}
+
+// A trip that was changed goes out with what it was before. It comes in whole where there is none, brings one that
+// stands as it was once up to what it is, and leaves one that has gone further; another trip of its id is refused.
+func TestAChangedTripComesAlongWithWhatItWas(t *testing.T) {
+	s := pgtest.Store(t)
+	one, two := pgtest.Account(t, s, "one@example.org"), pgtest.Account(t, s, "two@example.org")
+	ctx := t.Context()
+	trip := exchange.Trip{ID: newID(), From: today + 3, Back: today + 9, Sitter: "Ana",
+		Sheet: []exchange.TripPot{{Plant: newID(), Name: "Fern"}}}
+	require.NoError(t, s.AddTrip(ctx, one, trip))
+	first := pgtest.Archived(t, s, one.Collection, nil, false)
+	for n, back := range []day.Day{12, 15} {
+		trip.Back = today + back
+		require.NoError(t, s.ChangeTrip(ctx, one, trip, n+1))
+	}
+	last := pgtest.Archived(t, s, one.Collection, nil, false)
+	require.Len(t, last.Trips, 1)
+	require.Len(t, last.Trips[0].Earlier, 2)
+	assert.Equal(t, "Fern", last.Trips[0].Earlier[0].Sheet[0].Name)
+	for _, in := range []exchange.Archive{first, last, last, first} {
+		_, err := s.Import(ctx, two, in, today, nil)
+		require.NoError(t, err)
+	}
+	assert.Equal(t, last.Trips, pgtest.Archived(t, s, two.Collection, nil, false).Trips)
+	third := pgtest.Account(t, s, "three@example.org")
+	_, err := s.Import(ctx, third, last, today, nil)
+	require.NoError(t, err)
+	assert.Equal(t, last.Trips, pgtest.Archived(t, s, third.Collection, nil, false).Trips)
+	other := last
+	other.Trips = []exchange.Trip{{ID: trip.ID, From: today + 4, Back: today + 5, Version: 1}}
+	_, err = s.Import(ctx, two, other, today, nil)
+	require.ErrorIs(t, err, store.ErrConflict)
+	err = s.ChangeTrip(ctx, third, exchange.Trip{ID: newID(), From: today, Back: today + 1}, 1)
+	require.ErrorIs(t, err, store.ErrNotFound)
 }
 
 // What could not be decided here by hand does not come in with a file.

@@ -36,7 +36,7 @@ func kept(t *testing.T, s *store.Store, a store.Account) (plant, soil uuid.UUID)
 		t,
 		s.SaveSupply(t.Context(), a, store.Supply{ID: soil, Name: "bark", Unit: "l", Low: 2, Price: &price}, false),
 	)
-	require.NoError(t, s.Stock(t.Context(), a, newID(), soil, today-3, 8, "from the market stall"))
+	require.NoError(t, s.Stock(t.Context(), a, store.StockMove{newID(), soil, today - 3, 8, "from the market stall"}))
 	_, err := s.TakeCases(t.Context(), a, []diagnosis.WorkedCase{{
 		Examination: diagnosis.Examination{Habit: "fern", Present: []string{"pest.webbing"},
 			Again: []string{"pest.webbing"}},

@@ -114,10 +114,12 @@ func (s *Store) Append(
 	return kept[0], nil
 }
 
-// refers says whether the place and the mother that an entry names are of the collection.
-func (s *Store) refers(ctx context.Context, collection uuid.UUID, e record.Entry) error {
+// refers says whether the place and the mother that an entry names are of the collection. It holds the mother:
+// her arrival is not undone meanwhile. A correction may go on naming one whose arrival was undone since.
+func (add *adding) refers(ctx context.Context, e record.Entry) error {
+	held, collection := add.store.within(add.tx), add.account.Collection.ID
 	if place := placeOf(e); place != nil {
-		there, err := s.hasPlace(ctx, collection, *place)
+		there, err := held.hasPlace(ctx, collection, *place)
 		if err != nil {
 			return err
 		}
@@ -129,12 +131,13 @@ func (s *Store) refers(ctx context.Context, collection uuid.UUID, e record.Entry
 		if x.plant == e.PlantID {
 			continue // its own check says it better
 		}
-		_, err := s.Entries(ctx, collection, x.plant)
-		if errors.Is(err, ErrNotFound) {
-			return record.Faults{{Field: x.field, Message: x.what + " is no plant of this collection; pick one from the list"}}
+		var there []bool
+		if err := add.tx.SelectContext(ctx, &there, `select true from plants where collection_id = $1 and id = $2
+			and (here or $3) for key share`, collection, x.plant, e.Replaces != nil); err != nil {
+			return fmt.Errorf("asking for a plant that is named: %w", err)
 		}
-		if err != nil {
-			return err
+		if len(there) == 0 {
+			return record.Faults{{Field: x.field, Message: x.what + " is no plant of this collection; pick one from the list"}}
 		}
 	}
 	return nil
@@ -153,13 +156,6 @@ func (s *Store) AppendAll(
 func (s *Store) AppendTogether(
 	ctx context.Context, a Account, lists [][]record.Entry, today day.Day, accepted ...record.ConcernID,
 ) (kept []record.Entry, err error) {
-	for _, list := range lists {
-		for _, e := range list {
-			if err := s.refers(ctx, a.Collection.ID, e); err != nil {
-				return nil, err
-			}
-		}
-	}
 	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
 		if err := lockOrigins(ctx, tx, a.Collection.ID, slices.Concat(lists...)...); err != nil {
 			return err
@@ -173,6 +169,96 @@ func (s *Store) AppendTogether(
 			kept = append(kept, done...)
 		}
 		return nil
+	})
+	return kept, err
+}
+
+// Refusal is a plant of which nothing could be recorded, with why: record.Faults, record.Concerns or ErrNotFound.
+type Refusal struct {
+	Plant uuid.UUID
+	Err   error
+}
+
+// ToAppend are the entries of one plant, with what is recorded despite its concerns.
+type ToAppend struct {
+	Plant    uuid.UUID
+	Entries  []record.Entry
+	Accepted []record.ConcernID
+}
+
+// errRefused takes back what stands in a transaction: something of it was refused.
+var errRefused = errors.New("some of it was refused")
+
+// AppendAllOrNone adds entries of several plants: all of them, or nothing where one is refused, and then every refusal.
+func (s *Store) AppendAllOrNone(
+	ctx context.Context, a Account, parts []ToAppend, today day.Day,
+) (kept []record.Entry, refused []Refusal, err error) {
+	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
+		var all []record.Entry
+		for _, part := range parts {
+			all = append(all, part.Entries...)
+		}
+		if err := lockOrigins(ctx, tx, a.Collection.ID, all...); err != nil {
+			return err
+		}
+		for _, part := range parts {
+			add := adding{store: s, tx: tx, account: a, today: today, accepted: part.Accepted}
+			done, err := add.all(ctx, part.Entries)
+			switch {
+			case err == nil:
+				kept = append(kept, done...)
+			case isRefusal(err):
+				refused = append(refused, Refusal{part.Plant, err})
+			default:
+				return err
+			}
+		}
+		if len(refused) > 0 {
+			return errRefused
+		}
+		return nil
+	})
+	if errors.Is(err, errRefused) {
+		return nil, refused, nil
+	}
+	return kept, nil, err
+}
+
+// isRefusal says whether an error is a judgement of what was sent, and not a failure of the database.
+func isRefusal(err error) bool {
+	var faults record.Faults
+	var concerns record.Concerns
+	return errors.As(err, &faults) || errors.As(err, &concerns) || errors.Is(err, ErrNotFound)
+}
+
+// AppendJudged adds what a judgement of a plant's record comes to, of that plant and of others, as AppendTogether
+// does: nobody writes to the plant between what is judged and what is added.
+func (s *Store) AppendJudged(
+	ctx context.Context, a Account, of uuid.UUID, today day.Day,
+	judge func(entries []record.Entry, kinds plant.Kinds) ([][]record.Entry, error), accepted ...record.ConcernID,
+) (kept []record.Entry, err error) {
+	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
+		one := record.Entry{PlantID: of}
+		if err := lockOrigins(ctx, tx, a.Collection.ID, one); err != nil {
+			return err
+		}
+		if err := lockPlant(ctx, tx, a.Collection.ID, one); err != nil {
+			return err
+		}
+		entries, err := s.underLock(ctx, tx, a.Collection.ID, of)
+		if err != nil {
+			return err
+		}
+		kinds, err := loadKinds(ctx, tx, a.Collection.ID, true)
+		if err != nil {
+			return err
+		}
+		lists, err := judge(entries, kinds)
+		if err != nil {
+			return err
+		}
+		kept, err = s.within(tx).AppendTogether(ctx, a, lists, today, accepted...)
+		return err
 	})
 	return kept, err
 }
@@ -248,6 +334,9 @@ func (add *adding) one(ctx context.Context, e record.Entry) (record.Entry, error
 	if again != nil {
 		return *again, nil
 	}
+	if err := add.refers(ctx, e); err != nil {
+		return record.Entry{}, err
+	}
 	if e.Pictured != nil {
 		there, err := hasPicture(ctx, add.tx, collection, e.PlantID, e.Pictured.Picture)
 		if err != nil {
@@ -269,7 +358,10 @@ func (add *adding) one(ctx context.Context, e record.Entry) (record.Entry, error
 	e.RecordedAt, e.Despite = add.ledger.After(add.store.now()), concerns
 	e.By = cmp.Or(add.account.As, add.account.User.Name)
 	e.With = add.ledger.With(e)
-	if err := add.ledger.Complete(&e, add.around); err != nil {
+	var faults record.Faults
+	if err := add.ledger.Complete(&e, add.around); errors.As(err, &faults) {
+		return record.Entry{}, faults
+	} else if err != nil {
 		return record.Entry{}, record.Faults{{Field: string(e.Kind()), Message: err.Error()}}
 	}
 	if err := add.keep(ctx, e); err != nil {

@@ -11,7 +11,7 @@ import (
 // ofCollections are the tables that hold a collection's rows, those that point to
 // others first.
 var ofCollections = []string{
-	"calendar_links", "trip_links", "trips",
+	"calendar_links", "trip_links", "trip_versions", "trips",
 	"supply_moves", "supplies", "settings", "pictures", "passed_stages", "plant_cases", "stays", "hands",
 	"due_loads",
 	"taken_cases", "entries",

@@ -67,7 +67,7 @@ func TestAStrangerGetsNothingThatIsKept(t *testing.T) {
 
 // Many read one plant at a time: none waits for another, and what each works out is the
 // same.
-func TestManyReadAPlantAtATime(t *testing.T) {
+func TestManyReadAPlantAtOnce(t *testing.T) {
 	s := pgtest.Store(t)
 	a := pgtest.Account(t, s, "one@example.org")
 	id := takeIn(t, s, a, "Cattleya", today-20)

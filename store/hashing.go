@@ -5,6 +5,7 @@ import (
 	"errors"
 	"runtime"
 	"runtime/debug"
+	"sync"
 	"sync/atomic"
 	"time"
 
@@ -25,9 +26,17 @@ const (
 type hashing struct {
 	slots *semaphore.Weighted
 	inUse atomic.Int64 // checked or waiting
+	cost  argonCost
+	// ofNobody is what is checked where nobody has the address, so that it takes as long.
+	ofNobody func() string
 }
 
-func newHashing() *hashing { return &hashing{slots: semaphore.NewWeighted(hashedAtOnce)} }
+func newHashing(cost argonCost) *hashing {
+	return &hashing{
+		slots: semaphore.NewWeighted(hashedAtOnce), cost: cost,
+		ofNobody: sync.OnceValue(func() string { return cost.hash("nobody has this password") }),
+	}
+}
 
 // do runs work on a password when it is its turn; ErrBusy when too many wait.
 func (h *hashing) do(ctx context.Context, work func()) error {

@@ -103,7 +103,7 @@ func (s *Store) importPlant(
 	if err != nil {
 		return added, err
 	}
-	fresh, known, err := newOnes(entries, p)
+	fresh, known, err := newOnes(entries, p, kinds)
 	if err != nil {
 		return added, err
 	}
@@ -135,8 +135,11 @@ func (s *Store) importPlant(
 }
 
 // newOnes gives the entries that are not there yet, in the order of recording.
-func newOnes(there []record.Entry, p PlantRecord) (fresh []record.Entry, known int, err error) {
+func newOnes(there []record.Entry, p PlantRecord, kinds plant.Kinds) (
+	fresh []record.Entry, known int, err error,
+) {
 	byID := map[uuid.UUID]record.Entry{}
+	here := len(there) > 0 && record.Fold(p.ID, there, kinds).Here
 	for _, e := range there {
 		byID[e.ID] = e
 	}
@@ -154,6 +157,10 @@ func newOnes(there []record.Entry, p PlantRecord) (fresh []record.Entry, known i
 				return nil, 0, ErrConflict
 			}
 			known++
+			continue
+		}
+		if here && e.Arrived != nil && p.Typed[e.ID] {
+			known++ // a register tells of a plant that is here: its record says it better
 			continue
 		}
 		byID[e.ID] = e

@@ -39,13 +39,15 @@ func (s *Store) OwnCases(ctx context.Context, collection uuid.UUID) ([]diagnosis
 
 func ownCases(ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID) ([]diagnosis.WorkedCase, error) {
 	var rows []struct {
+		ID     string                        `db:"id"`
 		Look   asJSON[diagnosis.Examination] `db:"look"`
 		Causes asJSON[[]string]              `db:"causes"`
 		How    string                        `db:"how"`
 	}
 	err := sqlx.SelectContext(ctx, q, &rows, `
-		select one->'look' as look, one->'causes' as causes, one->>'how' as how
-		from plants p, jsonb_array_elements(p.confirmations) one
+		select concat_ws(' ', p.collection_id, p.id, one->>'on', nth) as id,
+			one->'look' as look, one->'causes' as causes, one->>'how' as how
+		from plants p, jsonb_array_elements(p.confirmations) with ordinality as these (one, nth)
 		where p.collection_id = $1 and p.here and p.confirmations <> '[]' and one ? 'look' and one->>'how' <> 'guess'
 		order by (one->>'on')::date desc, p.id limit $2`, collection, casesTaught)
 	if err != nil {
@@ -53,7 +55,9 @@ func ownCases(ctx context.Context, q sqlx.QueryerContext, collection uuid.UUID) 
 	}
 	cases := make([]diagnosis.WorkedCase, len(rows))
 	for i, r := range rows {
-		cases[i] = diagnosis.WorkedCase{Examination: r.Look.V, Causes: r.Causes.V, Known: true, Basis: r.How}
+		cases[i] = diagnosis.WorkedCase{
+			ID: r.ID, Examination: r.Look.V, Causes: r.Causes.V, Known: true, Basis: r.How,
+		}
 	}
 	return cases, nil
 }
@@ -85,15 +89,23 @@ func takenCases(
 }
 
 // TakeCases keeps cases of other collections, each once, without names and stories;
-// it says how many were new.
+// it says how many were new. Two that are alike in all but their id are two; without an id they are told apart
+// within a file by their turn.
 func (s *Store) TakeCases(ctx context.Context, a Account, cases []diagnosis.WorkedCase) (added int, err error) {
 	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
+		alike := map[string]int{}
 		for _, c := range cases {
-			body, err := json.Marshal(c.Anonymous(""))
+			body, err := json.Marshal(c.Anonymous())
 			if err != nil {
 				return err
 			}
-			sum := sha256.Sum256(body)
+			turn := alike[string(body)]
+			alike[string(body)]++
+			told := body
+			if turn > 0 && c.Anonymous().ID == "" {
+				told = fmt.Appendf(nil, "%s %d", body, turn+1)
+			}
+			sum := sha256.Sum256(told)
 			done, err := tx.ExecContext(ctx, `
 				insert into taken_cases (collection_id, hash, body, taken_at, by_user) values ($1, $2, $3, $4, $5)
 				on conflict do nothing`,

@@ -96,11 +96,12 @@ func TestTheCupboardCountsEachMoveOnce(t *testing.T) {
 	require.NoError(t, s.SaveSupply(t.Context(), a, perlite, false), "the same again")
 	bought := newID()
 	for range 3 {
-		require.NoError(t, s.Stock(t.Context(), a, bought, perlite.ID, today, 10, "bought"))
+		require.NoError(t, s.Stock(t.Context(), a, store.StockMove{bought, perlite.ID, today, 10, "bought"}))
 	}
 	assert.Equal(t, 10.0, stockOf(t, s, a, perlite.ID))
 
-	assert.ErrorIs(t, s.Stock(t.Context(), stranger, newID(), perlite.ID, today, -5, "taken"), store.ErrNotFound)
+	taken := store.StockMove{newID(), perlite.ID, today, -5, "taken"}
+	require.ErrorIs(t, s.Stock(t.Context(), stranger, taken), store.ErrNotFound)
 	theirs, err := s.Supplies(t.Context(), stranger.Collection.ID)
 	require.NoError(t, err)
 	assert.Empty(t, theirs)
@@ -120,7 +121,7 @@ func TestWhatAStepUsedComesBackWhenItIsUndone(t *testing.T) {
 	a := pgtest.Account(t, s, "one@example.org")
 	soil := store.Supply{ID: newID(), Name: "Potting soil", Unit: "l"}
 	require.NoError(t, s.SaveSupply(t.Context(), a, soil, false))
-	require.NoError(t, s.Stock(t.Context(), a, newID(), soil.ID, today, 5, "bought"))
+	require.NoError(t, s.Stock(t.Context(), a, store.StockMove{newID(), soil.ID, today, 5, "bought"}))
 	plant := takeIn(t, s, a, "Monstera", today-20)
 	write := func(e record.Entry) {
 		_, err := s.Append(t.Context(), a, e, today)

@@ -2,23 +2,59 @@ package store
 
 import (
 	"context"
+	"errors"
 	"fmt"
+	"math/rand/v2"
+	"strings"
+	"time"
 
+	"github.com/jackc/pgx/v5/pgconn"
 	"github.com/jmoiron/sqlx"
 )
 
 // mostParts is into how many parts a table may be split: each costs a file and a plan.
 const mostParts = 256
 
+// yieldsAfter is how long the splitting waits for one table before it lets go of all it holds. It is shorter than
+// the second after which PostgreSQL looks for a deadlock, so that it is never others whose work is broken off.
+const yieldsAfter = 300 * time.Millisecond
+
+// mostYields is how often the splitting lets others go first before it gives up.
+const mostYields = 100
+
 // Partition splits every table of the collections into parts by hash of the collection
 // (PostgreSQL's own declarative partitioning), in one transaction: each collection is in
 // one part of each table. Tables that are split already stay as they are; it gives how
-// many were split. Nobody else may work on the database meanwhile.
+// many were split. Who works on the database meanwhile waits, or is put off.
 func (s *Store) Partition(ctx context.Context, parts int) (split int, err error) {
 	if parts < 2 || parts > mostParts {
 		return 0, fmt.Errorf("%d parts cannot be made; ask for 2 to %d", parts, mostParts)
 	}
+	for range mostYields {
+		if split, err = s.partition(ctx, parts); !inTheWay(err) {
+			return split, err
+		}
+		select {
+		case <-ctx.Done():
+			return 0, ctx.Err()
+		case <-time.After(rand.N(yieldsAfter)):
+		}
+	}
+	return 0, fmt.Errorf("the tables are in use all the time; stop the server and try again: %w", err)
+}
+
+// inTheWay says whether work of others held a table that was wanted.
+func inTheWay(err error) bool {
+	var said *pgconn.PgError
+	return brokenOff(err) || errors.As(err, &said) && said.Code == "55P03"
+}
+
+// partition splits the tables once it has all of them for itself.
+func (s *Store) partition(ctx context.Context, parts int) (split int, err error) {
 	err = s.inTx(ctx, func(tx *sqlx.Tx) error {
+		if err := lockAll(ctx, tx); err != nil {
+			return err
+		}
 		var tables []string
 		err := tx.SelectContext(ctx, &tables, `
 			select c.relname from pg_class c join pg_index i on i.indrelid = c.oid and i.indisprimary
@@ -32,6 +68,21 @@ func (s *Store) Partition(ctx context.Context, parts int) (split int, err error)
 		return splitTables(ctx, tx, tables, parts)
 	})
 	return split, err
+}
+
+// lockAll takes every table for this transaction alone, in the order in which they were made: a table that others
+// refer to before those that do, as whoever records takes them.
+func lockAll(ctx context.Context, tx *sqlx.Tx) error {
+	var tables []string
+	err := tx.SelectContext(ctx, &tables, `
+		select c.oid::regclass::text from pg_class c
+		where c.relnamespace = 'public'::regnamespace and c.relkind in ('r', 'p') and not c.relispartition order by c.oid`)
+	if err != nil {
+		return fmt.Errorf("listing the tables: %w", err)
+	}
+	return run(ctx, tx,
+		fmt.Sprintf(`set local lock_timeout = %d`, yieldsAfter.Milliseconds()),
+		`lock table `+strings.Join(tables, ", ")+` in access exclusive mode`)
 }
 
 // splitTables takes the foreign keys away, splits each table and puts them back.

@@ -59,6 +59,22 @@ func (w PlacesKnown) Of(p Place) place.Known {
 	return p.Details.Learn(w.Site, w.Lights[p.ID], w.Days[p.ID], w.Outdoors)
 }
 
+// ChangeAir makes a change of a place, its readings or the site and works the air of every place
+// out anew: both or neither. Changes of one collection wait for each other, so that none is
+// reckoned from what another is about to replace.
+func (s *Store) ChangeAir(ctx context.Context, c Collection, today day.Day, change func(*Store) error) error {
+	return s.inTx(ctx, func(tx *sqlx.Tx) error {
+		if err := lockSettings(ctx, tx, c.ID); err != nil {
+			return err
+		}
+		changing := s.within(tx)
+		if err := change(changing); err != nil {
+			return err
+		}
+		return changing.RemakeAir(ctx, c, today)
+	})
+}
+
 // RemakeAir works the air of every place out anew, after a place, its readings or the site
 // changed. The lists of what stands where it is another now are left to SettleAir.
 func (s *Store) RemakeAir(ctx context.Context, c Collection, today day.Day) error {

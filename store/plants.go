@@ -178,7 +178,7 @@ func (s *Store) Register(ctx context.Context, collection uuid.UUID, f Filter) (P
 	}
 	if len(page.Rows) > f.Limit {
 		page.Rows = page.Rows[:f.Limit]
-		page.Next = cursor(page.Rows[f.Limit-1])
+		page.Next = f.cursor(page.Rows[f.Limit-1])
 	}
 	return page, nil
 }
@@ -255,31 +255,45 @@ func (f Filter) behind(columns string, args []any) (where []string, with []any, 
 	if f.After == "" {
 		return nil, args, nil
 	}
-	name, after, err := readCursor(f.After)
+	order, name, after, err := readCursor(f.After)
 	if err != nil {
 		return nil, nil, record.Faults{
 			{Field: "after", Message: "this page mark is not one of ours; start from the first page"},
+		}
+	}
+	if order != f.order() {
+		return nil, nil, record.Faults{
+			{Field: "after", Message: "this page mark is of another order; start from the first page"},
 		}
 	}
 	args = append(args, name, after)
 	return []string{fmt.Sprintf("(%s) > ($%d, $%d)", columns, len(args)-1, len(args))}, args, nil
 }
 
-// cursor marks a row's place in the register.
-func cursor(r Row) string {
-	return r.ID.String() + base64.RawURLEncoding.EncodeToString([]byte(r.SortKey))
+// order is what the register is in order of.
+func (f Filter) order() Sort {
+	if _, known := orders[f.Sort]; known {
+		return f.Sort
+	}
+	return ByName
 }
 
-func readCursor(c string) (name string, id uuid.UUID, err error) {
+// cursor marks a row's place in the register, in the order that it was read in.
+func (f Filter) cursor(r Row) string {
+	return r.ID.String() + base64.RawURLEncoding.EncodeToString([]byte(string(f.order())+" "+r.SortKey))
+}
+
+func readCursor(c string) (order Sort, name string, id uuid.UUID, err error) {
 	const idLength = 36
 	if len(c) < idLength {
-		return "", id, errors.New("too short")
+		return "", "", id, errors.New("too short")
 	}
 	if id, err = uuid.Parse(c[:idLength]); err != nil {
-		return "", id, err
+		return "", "", id, err
 	}
 	raw, err := base64.RawURLEncoding.DecodeString(c[idLength:])
-	return string(raw), id, err
+	by, name, _ := strings.Cut(string(raw), " ")
+	return Sort(by), name, id, err
 }
 
 func escapeLike(word string) string {

@@ -81,7 +81,7 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 			pests_clean = $32, found_well = $33, exposures = $34,
 			batch = $35, batch_of = $36, bad_source = $37,
 			origin = $38, paid = $39, packing = $40, pot = $41, pot_of = $42, due_terms = $43,
-			fell_ill = $44, mended = $45, in_work = $46, school = $47
+			fell_ill = $44, mended = $45, in_work = $46, school = $47, apart = $48
 		where collection_id = $1 and id = $2`,
 		c.ID, s.PlantID, s.Here, name, s.Arrival.Label, s.Habit.ID, s.Arrival.Profile, botanical, search,
 		s.Place, string(s.Isolation), s.Standing(), stage, s.ArrivedOn, s.LastLook(),
@@ -98,7 +98,7 @@ func projectPlant(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State
 		strings.TrimSpace(s.Arrival.From), s.Arrival.Price, string(s.Arrival.Packing),
 		asJSON[record.PotNow]{s.PotNow(s.LastLook(), c.South)}, s.Arrival.PotOf,
 		asJSON[[]due.Term]{due.TermsOf(tasks)},
-		first.FellIll, first.Mended, first.InWork, first.School,
+		first.FellIll, first.Mended, first.InWork, first.School, s.Apart(s.LastLook()) != nil,
 	)
 	return err
 }

@@ -93,6 +93,6 @@ func (s *Store) saveSetting(ctx context.Context, a Account, key string, value an
 
 // lockSettings has writers of one collection's settings wait for each other.
 func lockSettings(ctx context.Context, tx *sqlx.Tx, collection uuid.UUID) error {
-	_, err := tx.ExecContext(ctx, `select from collections where id = $1 for update`, collection)
+	_, err := tx.ExecContext(ctx, `select from collections where id = $1 for no key update`, collection)
 	return err
 }

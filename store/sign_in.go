@@ -59,7 +59,7 @@ func (s *Store) SignIn(ctx context.Context, email, password, code, caller string
 		from users u where lower(u.email) = lower($1)`, email, caller)
 	if errors.Is(err, sql.ErrNoRows) {
 		// An unknown address takes as long as a wrong password.
-		row.Hash = unknownHash
+		row.Hash = s.hash.ofNobody()
 	} else if err != nil {
 		return User{}, fmt.Errorf("looking for the account: %w", err)
 	}

@@ -10,8 +10,9 @@ import (
 	"slices"
 	"time"
 
+	"github.com/jackc/pgx/v5"
 	"github.com/jackc/pgx/v5/pgconn"
-	_ "github.com/jackc/pgx/v5/stdlib" // the database driver
+	"github.com/jackc/pgx/v5/stdlib"
 	"github.com/jmoiron/sqlx"
 	"github.com/pressly/goose/v3"
 	"golang.org/x/sync/errgroup"
@@ -37,24 +38,37 @@ type Store struct {
 	conn *sqlx.Conn // the connection of that transaction; nil where only the transaction knows it
 	// reading is the way to a replica; nil where there is none.
 	reading *reading
+	patient pgx.ConnConfig // the way to the database on which a statement waits as long as it must
 }
+
+// lockedAtMost is how long a statement waits for what another holds: whoever asks is told to try again long before
+// they would go away. What takes hold of everything, as parting the tables does, waits as long as it must.
+const lockedAtMost = "5s"
 
 // Open connects to PostgreSQL by its URL. It does not wait for the server: the
 // first query does.
 func Open(url string, clock func() time.Time) (*Store, error) {
-	db, err := sqlx.Open("pgx", url)
+	config, err := pgx.ParseConfig(url)
 	if err != nil {
 		return nil, fmt.Errorf("opening the database: %w", err)
 	}
+	patient := *config.Copy()
+	config.RuntimeParams["lock_timeout"] = lockedAtMost
+	db := sqlx.NewDb(stdlib.OpenDB(*config), "pgx")
 	db.SetMaxOpenConns(20)
 	db.SetMaxIdleConns(10)
 	db.SetConnMaxLifetime(30 * time.Minute)
-	return &Store{DB: db, Clock: clock, hash: newHashing(), foldings: newFoldings(mostFolded), airs: newAirs()}, nil
+	return &Store{
+		DB: db, Clock: clock, hash: newHashing(safeCost), foldings: newFoldings(mostFolded), airs: newAirs(),
+		patient: patient,
+	}, nil
 }
 
 // Migrate brings the database's tables up to this version of the program.
 func (s *Store) Migrate(ctx context.Context) error {
-	provider, err := goose.NewProvider(goose.DialectPostgres, s.DB.DB, migrationFiles())
+	db := stdlib.OpenDB(s.patient)
+	defer func() { _ = db.Close() }()
+	provider, err := goose.NewProvider(goose.DialectPostgres, db, migrationFiles())
 	if err != nil {
 		return fmt.Errorf("reading the migrations: %w", err)
 	}

@@ -40,7 +40,7 @@ func takeIn(t *testing.T, s *store.Store, a store.Account, name string, on day.D
 	return e.PlantID
 }
 
-func TestSameSubmissionTwiceDoesNothingTwice(t *testing.T) {
+func TestSameSubmissionAtOnceDoesNothingTwice(t *testing.T) {
 	s := pgtest.Store(t)
 	a := pgtest.Account(t, s, "one@example.org")
 	plant := takeIn(t, s, a, "Monstera", today-20)
@@ -213,6 +213,47 @@ func TestRegisterPagesSearchesAndFilters(t *testing.T) {
 	assert.ErrorAs(t, err, &record.Faults{})
 }
 
+// Each narrowing of the register leaves those that have it, and only those; an empty one leaves all.
+func TestTheRegisterIsNarrowedByEachThingAlone(t *testing.T) {
+	s := pgtest.Store(t)
+	a := pgtest.Account(t, s, "one@example.org")
+	place := store.Place{ID: newID(), Name: "Sill"}
+	require.NoError(t, s.AddPlace(t.Context(), a.Collection.ID, place))
+	plain := together(t, s, a, "Plain", "A friend", today-20)
+	changed := together(t, s, a, "Changed", "A friend", today-20)
+	_, err := s.DB.Exec(`update plants set place_id = $1, standing = 'lost', stage = 'harden', isolation = 'isolated',
+		tags = '{a,b}' where id = $2`, place.ID, changed)
+	require.NoError(t, err)
+	_, err = s.DB.Exec(`update plants set standing = 'mending', stage = 're-root', isolation = 'clean', tags = '{a}'
+		where id = $1`, plain)
+	require.NoError(t, err)
+	for i, row := range []struct {
+		by    store.Filter
+		names []string
+	}{
+		{store.Filter{}, []string{"Changed", "Plain"}},
+		{store.Filter{Place: &place.ID}, []string{"Changed"}},
+		{store.Filter{Standing: "lost"}, []string{"Changed"}}, {store.Filter{Standing: "mending"}, []string{"Plain"}},
+		{store.Filter{Stage: "harden"}, []string{"Changed"}}, {store.Filter{Stage: "re-root"}, []string{"Plain"}},
+		{store.Filter{Isolation: "isolated"}, []string{"Changed"}}, {store.Filter{Isolation: "clean"}, []string{"Plain"}},
+		{store.Filter{Tags: []string{"a"}}, []string{"Changed", "Plain"}},
+		{store.Filter{Tags: []string{"a", "b"}}, []string{"Changed"}},
+		{store.Filter{Plants: []uuid.UUID{plain}}, []string{"Plain"}},
+		{store.Filter{Plants: []uuid.UUID{}}, nil},
+		{store.Filter{Isolation: "isolated", Stage: "re-root"}, nil},
+	} {
+		row.by.Limit = 9
+		page, err := s.Register(t.Context(), a.Collection.ID, row.by)
+		require.NoError(t, err)
+		var names []string
+		for _, r := range page.Rows {
+			names = append(names, r.Name)
+		}
+		assert.Equal(t, row.names, names, "row %d", i)
+		assert.Equal(t, len(row.names), page.Total, "row %d", i)
+	}
+}
+
 // A plant is found by what ails it, where it came from and where it stands; a word with a
 // typing error finds where nothing has it.
 func TestTheRegisterFindsByWhatIsKnownOfAPlant(t *testing.T) {
@@ -282,7 +323,7 @@ func TestAccounts(t *testing.T) {
 	assert.ErrorIs(t, err, store.ErrNotFound)
 	var hash string
 	require.NoError(t, s.DB.Get(&hash, `select password_hash from users limit 1`))
-	assert.Contains(t, hash, "$argon2id$v=19$m=65536,t=3,p=4$")
+	assert.Contains(t, hash, "$argon2id$v=19$m=64,t=1,p=4$", "a test's, which is as it stands in the row")
 }
 
 // Lists that an earlier version wrote are rebuilt once, from the record.

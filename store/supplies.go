@@ -99,35 +99,67 @@ func (s *Store) SaveSupply(ctx context.Context, a Account, p Supply, withdrawn b
 
 func samePrice(a, b *float64) bool { return a == nil && b == nil || a != nil && b != nil && *a == *b }
 
-// Stock puts something into the cupboard, or takes it out. The same id again
-// does nothing; ErrNotFound means that there is no such supply.
-func (s *Store) Stock(
-	ctx context.Context,
-	a Account,
-	id, supply uuid.UUID,
-	on day.Day,
-	amount float64,
-	why string,
-) error {
-	result, err := s.q().ExecContext(ctx, `
-		insert into supply_moves (collection_id, id, supply_id, on_day, amount, why, recorded_at, by_user)
-		select $1, $2, $3, $4, $5, $6, $7, $8 where exists (select from supplies where collection_id = $1 and id = $3)
-		on conflict (collection_id, id) do nothing`, a.Collection.ID, id, supply, on, amount, why, s.now(), a.User.ID)
-	if err != nil {
-		return fmt.Errorf("stocking the cupboard: %w", err)
+// Stock puts something into the cupboard, or takes it out. The same again does nothing; ErrConflict means
+// that the id is another move's, ErrNotFound that there is no such supply. Taking out more than stands there is a
+// record.Concerns, unless it was accepted.
+func (s *Store) Stock(ctx context.Context, a Account, m StockMove, accepted ...record.ConcernID) error {
+	return s.inTx(ctx, func(tx *sqlx.Tx) error {
+		if _, err := tx.ExecContext(ctx, `select from collections where id = $1 for update`, a.Collection.ID); err != nil {
+			return err
+		}
+		var known []bool
+		if err := tx.SelectContext(ctx, &known, `select supply_id = $3 and on_day = $4 and amount = $5 and why = $6
+			from supply_moves where collection_id = $1 and id = $2`,
+			a.Collection.ID, m.ID, m.Supply, m.On, m.Amount, m.Why); err != nil {
+			return fmt.Errorf("asking for a move of stock: %w", err)
+		}
+		switch {
+		case len(known) > 0 && known[0]:
+			return nil
+		case len(known) > 0:
+			return ErrConflict
+		}
+		rows, err := s.within(tx).newestSupplies(ctx, a.Collection.ID)
+		if err != nil {
+			return err
+		}
+		i := slices.IndexFunc(rows, func(r supplyRow) bool { return r.ID == m.Supply })
+		if i < 0 {
+			return ErrNotFound
+		}
+		if unmet := m.concerns(rows[i].Supply).Unmet(accepted); len(unmet) > 0 {
+			return unmet
+		}
+		_, err = tx.ExecContext(ctx, `
+			insert into supply_moves (collection_id, id, supply_id, on_day, amount, why, recorded_at, by_user)
+			values ($1, $2, $3, $4, $5, $6, $7, $8)`,
+			a.Collection.ID, m.ID, m.Supply, m.On, m.Amount, m.Why, s.now(), a.User.ID)
+		if err != nil {
+			return fmt.Errorf("stocking the cupboard: %w", err)
+		}
+		return nil
+	})
+}
+
+// StockMove is something that went into the cupboard, or out of it.
+type StockMove struct {
+	ID, Supply uuid.UUID
+	On         day.Day
+	Amount     float64 // in the unit of the supply; below 0 where it went out
+	Why        string
+}
+
+// rounding is what sums of amounts may differ by from what was meant, in any unit.
+const rounding = 1e-6
+
+func (m StockMove) concerns(of Supply) record.Concerns {
+	if m.Amount >= 0 || of.Stock+m.Amount >= -rounding {
+		return nil
 	}
-	if n, err := result.RowsAffected(); err != nil || n > 0 {
-		return err
-	}
-	var known bool
-	if err := sqlx.GetContext(ctx, s.q(), &known, `select exists (select from supplies
-		where collection_id = $1 and id = $2)`, a.Collection.ID, supply); err != nil {
-		return err
-	}
-	if !known {
-		return ErrNotFound
-	}
-	return nil
+	const said = "Of %s %g %s stand in the cupboard, and %g are taken out."
+	return record.Concerns{{
+		ID: record.StockBelow, Said: fmt.Sprintf(said, of.Name, max(0, of.Stock), of.Unit, -m.Amount),
+	}}
 }
 
 // use is what an entry takes of a supply.

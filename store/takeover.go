@@ -1,6 +1,7 @@
 package store
 
 import (
+	"cmp"
 	"context"
 	"errors"
 	"fmt"
@@ -81,7 +82,7 @@ func (s *Store) Import(
 			if err != nil {
 				return namedIn(err, p)
 			}
-			added.plus(got, p.Name)
+			added.plus(got, called(p))
 		}
 		return nil
 	})
@@ -145,7 +146,7 @@ func (s *Store) importKinds(ctx context.Context, a Account, kinds []exchange.Kin
 			continue
 		}
 		if faults := k.Faults(); len(faults) > 0 {
-			added.note("the kind %s was taken over as it was: %s", k.Botanical, faults[0].Message)
+			added.note("the kind %s was taken over as it was: %s", cmp.Or(k.Botanical, k.Common, k.ID), faults[0].Message)
 		}
 		for i, v := range k.Versions {
 			if err := s.insertKind(ctx, a, v.Profile, i+1, v.Withdrawn, v.RecordedAt); err != nil {
@@ -206,7 +207,7 @@ func (s *Store) importSupplies(ctx context.Context, a Account, in exchange.Archi
 			}
 		}
 		for _, m := range x.Moves {
-			if err := s.Stock(ctx, a, m.ID, x.ID, m.On, m.Amount, m.Why); err != nil {
+			if err := s.Stock(ctx, a, StockMove{m.ID, x.ID, m.On, m.Amount, m.Why}, record.StockBelow); err != nil {
 				return err
 			}
 		}
@@ -338,6 +339,17 @@ func (a *Added) plus(got Added, name string) {
 	for _, said := range got.Notes {
 		a.note("%s: %s", name, said)
 	}
+}
+
+// called is what tells a plant of a file from the others: its name, its label, or its id.
+func called(p exchange.Plant) string {
+	name := strings.TrimSpace(p.Name)
+	for _, e := range p.Entries {
+		if e.Arrived != nil && name == "" {
+			name = cmp.Or(strings.TrimSpace(e.Arrived.Name), strings.TrimSpace(e.Arrived.Label))
+		}
+	}
+	return cmp.Or(name, "the plant "+p.ID.String())
 }
 
 // namedIn names the plant of a conflict; other errors stay as they are.

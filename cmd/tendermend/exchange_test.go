@@ -20,7 +20,13 @@ import (
 	"tendermend/store"
 )
 
-func TestMain(m *testing.M) { pgtest.Run(m) }
+func TestMain(m *testing.M) {
+	if os.Getenv(asProgram) != "" {
+		main()
+		return
+	}
+	pgtest.Run(m)
+}
 
 // onDatabase gives a caller of the program on a migrated database of the test's
 // own, with two accounts, and a store on the same.

@@ -13,12 +13,15 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// program builds the program once and gives its path.
+// asProgram has the tests' own binary be the program: nothing is built a second time.
+const asProgram = "TENDERMEND_TEST_AS_PROGRAM"
+
+// program gives the path of the program.
 func program(t *testing.T) string {
 	t.Helper()
-	path := filepath.Join(t.TempDir(), "tendermend")
-	out, err := exec.Command("go", "build", "-o", path, ".").CombinedOutput()
-	require.NoError(t, err, string(out))
+	t.Setenv(asProgram, "1")
+	path, err := os.Executable()
+	require.NoError(t, err)
 	return path
 }
 

@@ -94,6 +94,12 @@ func TestLabelsAreCountedOnByAPattern(t *testing.T) {
 	assert.Equal(t, []string{"a-10", "a-11"}, grown, "a number grows beyond its width")
 }
 
+func TestALabelThatIsTakenIsTold(t *testing.T) {
+	taken := []string{"T-008", "", "spare"}
+	labels := []string{"T-008", "T-009", " t-009 ", "Spare", "", "", "T-08"}
+	assert.Equal(t, []bool{true, false, true, true, false, false, false}, arrivals.Again(labels, taken))
+}
+
 // The parts of a price add up to it, to the hundredth, and differ by a hundredth at most.
 func TestAPriceIsPartedWhole(t *testing.T) {
 	for _, price := range []float64{0, 0.01, 10, 99.99, 100} {

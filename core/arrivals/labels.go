@@ -59,6 +59,24 @@ func Labels(pattern string, taken []string, n int) []string {
 	return list
 }
 
+// Again says of each label whether it is one that is taken, or stands before it in the list; an empty one never is.
+func Again(labels, taken []string) []bool {
+	seen := map[string]bool{}
+	for _, label := range taken {
+		seen[alike(label)] = true
+	}
+	again := make([]bool, len(labels))
+	for i, label := range labels {
+		key := alike(label)
+		again[i] = key != "" && seen[key]
+		seen[key] = true
+	}
+	return again
+}
+
+// alike is what two labels have in common that are read as the same on a pot.
+func alike(label string) string { return strings.ToLower(strings.TrimSpace(label)) }
+
 // Shares parts a price among n plants to the hundredth: the parts add up to it.
 func Shares(price float64, n int) []float64 {
 	if n <= 0 {

@@ -21,6 +21,8 @@ type Plant struct {
 	Line  int    `json:"line" doc:"Its line, from 1."`
 	Name  string `json:"name"`
 	Label string `json:"label"`
+	// Again is set where another plant that is or was here, or one before it in the box, has the label.
+	Again bool `json:"again,omitempty" doc:"Its label is one of a plant that is or was here, or of one before it."`
 	// Kinds may be meant, likeliest first; the first is taken until another is chosen.
 	Kinds   []string        `json:"kinds" doc:"Ids of the kinds that may be meant, likeliest first."`
 	Habit   string          `json:"habit" doc:"How the first of them grows; empty where no kind was found."`
@@ -50,7 +52,7 @@ var (
 // line leaves open stays open; a line that cannot be is a problem, and the others are read.
 func Read(text string, kinds plant.Kinds) (plants []Plant, problems []Problem) {
 	plants, problems = []Plant{}, []Problem{}
-	called := kinds.Lookup()
+	names := kinds.Names()
 	for i, line := range strings.Split(strings.ReplaceAll(text, "\r\n", "\n"), "\n") {
 		if strings.TrimSpace(line) == "" {
 			continue
@@ -64,7 +66,7 @@ func Read(text string, kinds plant.Kinds) (plants []Plant, problems []Problem) {
 			continue
 		}
 		one := Plant{Line: i + 1, Name: head, Kinds: []string{}, Present: []everyday.Seen{}, Absent: []string{}}
-		for _, k := range called(head) {
+		for _, k := range names.Called(head) {
 			one.Kinds = append(one.Kinds, k.ID)
 		}
 		read := everyday.Read(head+", "+has, kinds)

@@ -9,8 +9,8 @@ import (
 
 // DishInput asks how high the water of a dish stands under a pot.
 type DishInput struct {
-	PotDepthCM    float64 `json:"potDepthCm" doc:"How deep the pot is inside, cm."`
-	LongestRootMM float64 `json:"longestRootMm" doc:"The longest new root, from the base down, mm."`
+	PotDepthCM    float64 `json:"potDepthCm" minimum:"0" maximum:"1000" doc:"How deep the pot is inside, cm."`
+	LongestRootMM float64 `json:"longestRootMm" minimum:"0" maximum:"100000" doc:"The longest new root, mm."`
 }
 
 // Dish gives the level of the dish that an orchid's new roots follow down, how far that

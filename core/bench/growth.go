@@ -15,8 +15,8 @@ import (
 // FeedInput asks what feeds bring to the water.
 type FeedInput struct {
 	Doses   []feed.Dose `json:"doses" minItems:"1" maxItems:"6"`
-	WantedN *float64    `json:"wantedN,omitempty" doc:"Wanted ppm of nitrogen: gives the grams of the first feed."`
-	PotCM   *float64    `json:"potCm,omitempty" doc:"Pot width, cm, for the volume of a flush."`
+	WantedN *float64    `json:"wantedN,omitempty" minimum:"0" maximum:"10000" doc:"Wanted nitrogen, ppm."`
+	PotCM   *float64    `json:"potCm,omitempty" minimum:"0" maximum:"1000" doc:"Pot width, cm, for the volume of a flush."`
 }
 
 // Feed gives ppm of each element, half and quarter strength, the grams for a
@@ -93,10 +93,10 @@ func fallsOut(doses []feed.Dose) bool {
 
 // LightInput asks what a light reading comes to over a day.
 type LightInput struct {
-	Reading float64      `json:"reading"`
+	Reading float64      `json:"reading" minimum:"0" maximum:"300000"`
 	Unit    string       `json:"unit" enum:"lux,fc" doc:"Lux or foot-candles."`
 	Lamp    climate.Lamp `json:"lamp" enum:"sun,cool-white,metal-halide,high-pressure-sodium,incandescent"`
-	Hours   float64      `json:"hours" doc:"Hours a day at about that light."`
+	Hours   float64      `json:"hours" minimum:"0" maximum:"24" doc:"Hours a day at about that light."`
 }
 
 // Light gives PPFD, the daily light integral and, against a kind, the hours to
@@ -169,8 +169,8 @@ func (r *Reckoning) hoursFor(what string, wanted, ppfd float64, kind plant.Profi
 
 // AirInput asks what air feels like to a leaf.
 type AirInput struct {
-	TempC       float64 `json:"tempC"`
-	HumidityPct float64 `json:"humidityPct"`
+	TempC       float64 `json:"tempC" minimum:"-60" maximum:"60"`
+	HumidityPct float64 `json:"humidityPct" minimum:"0" maximum:"100"`
 	Chamber     bool    `json:"chamber,omitempty" doc:"Whether it is the air in a closed chamber."`
 }
 
@@ -229,7 +229,7 @@ type RunwayInput struct {
 // Weighing is a bare plant's weight on a day.
 type Weighing struct {
 	On    day.Day `json:"on"`
-	Grams float64 `json:"grams"`
+	Grams float64 `json:"grams" minimum:"0" maximum:"1000000"`
 }
 
 // Runway gives the days that are left, by weighings where there are any.

@@ -14,9 +14,9 @@ import (
 // DilutionInput asks for a dilution: by strength, or by parts.
 type DilutionInput struct {
 	What      string    `json:"what,omitempty" maxLength:"80" doc:"What is diluted."`
-	StockPct  *float64  `json:"stockPct,omitempty" doc:"Strength of the stock, per cent."`
-	WantedPct *float64  `json:"wantedPct,omitempty" doc:"Strength wanted, per cent."`
-	Ratio     []float64 `json:"ratio,omitempty" minItems:"2" maxItems:"2" doc:"Parts of water and of stock."`
+	StockPct  *float64  `json:"stockPct,omitempty" minimum:"0" maximum:"100" doc:"Strength of the stock, per cent."`
+	WantedPct *float64  `json:"wantedPct,omitempty" minimum:"0" maximum:"100" doc:"Strength wanted, per cent."`
+	Ratio     []float64 `json:"ratio,omitempty" minimum:"0" maximum:"100000" minItems:"2" maxItems:"2" doc:"Water, stock."`
 	Volume    string    `json:"volume" maxLength:"40" doc:"How much is wanted, as written: 250 ml, 1 1/2 cups, 2 l."`
 	With      []string  `json:"with,omitempty" maxItems:"12" doc:"What goes in, or was in the bottle before."`
 }
@@ -151,9 +151,9 @@ func labelOf(id string) string {
 type DoseInput struct {
 	Product  string  `json:"product" maxLength:"120"`
 	Says     string  `json:"says" maxLength:"40" doc:"The label's amount, as written: 5 ml, 1/2 tsp, 2 g."`
-	Per      float64 `json:"per" doc:"… for so many of the unit."`
+	Per      float64 `json:"per" minimum:"0" maximum:"100000" doc:"… for so many of the unit."`
 	Unit     string  `json:"unit" enum:"l,cm,m2,plant" doc:"Of spray or water, of pot width, of area, or plants."`
-	Quantity float64 `json:"quantity" doc:"How many of the unit are to be treated."`
+	Quantity float64 `json:"quantity" minimum:"0" maximum:"100000" doc:"How many of the unit are to be treated."`
 }
 
 var doseUnits = map[string]string{"l": "l", "cm": "cm of pot width", "m2": "m²", "plant": "plants"}

@@ -20,8 +20,8 @@ type Own struct {
 type OwnMedium struct {
 	Name  string     `json:"name" minLength:"1" maxLength:"30"`
 	Like  string     `json:"like" maxLength:"30" doc:"Id of the ingredient that it is most like."`
-	Water [2]float64 `json:"water" doc:"Share of its volume that holds water after draining, least and most, 0-1."`
-	Air   [2]float64 `json:"air" doc:"Share that stays air, least and most, 0-1."`
+	Water [2]float64 `json:"water" minimum:"0" maximum:"1" doc:"Share that holds water after draining, least and most."`
+	Air   [2]float64 `json:"air" minimum:"0" maximum:"1" doc:"Share that stays air, least and most."`
 }
 
 // mostOwn is how many media, and how many recipes, a collection keeps of its own.

@@ -12,8 +12,8 @@ import (
 
 // PotInput asks for a pot for a live root ball.
 type PotInput struct {
-	RootBallCM float64  `json:"rootBallCm" doc:"Width of the live root ball, cm."`
-	OldPotCM   *float64 `json:"oldPotCm,omitempty" doc:"Inner width of the present pot, cm."`
+	RootBallCM float64  `json:"rootBallCm" minimum:"0" maximum:"1000" doc:"Width of the live root ball, cm."`
+	OldPotCM   *float64 `json:"oldPotCm,omitempty" minimum:"0" maximum:"1000" doc:"Inner width of the present pot, cm."`
 	Bound      bool     `json:"bound,omitempty" doc:"Healthy roots fill the pot: it goes up a size instead of down."`
 }
 
@@ -73,10 +73,10 @@ func Pot(i PotInput) (Reckoning, error) {
 // MixInput asks for a mix by parts.
 type MixInput struct {
 	Parts   []plant.Part `json:"parts" maxItems:"12"`
-	PotCM   *float64     `json:"potCm,omitempty" doc:"Inner width of the pots to fill, cm."`
-	Pots    int          `json:"pots,omitempty" doc:"How many pots; 1 where it is left out."`
-	Litres  *float64     `json:"litres,omitempty" doc:"Loose mix wanted, where no pot is given."`
-	MossDry *float64     `json:"mossDryG,omitempty" doc:"Dry moss to be wetted, grams."`
+	PotCM   *float64     `json:"potCm,omitempty" minimum:"0" maximum:"1000" doc:"Inner width of the pots to fill, cm."`
+	Pots    int          `json:"pots,omitempty" minimum:"0" maximum:"10000" doc:"How many pots; 1 where it is left out."`
+	Litres  *float64     `json:"litres,omitempty" minimum:"0" maximum:"10000" doc:"Loose mix, where no pot is given."`
+	MossDry *float64     `json:"mossDryG,omitempty" minimum:"0" maximum:"100000" doc:"Dry moss to be wetted, grams."`
 }
 
 // mostParts is the largest number of parts that makes sense of one ingredient.

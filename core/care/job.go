@@ -18,6 +18,8 @@ const (
 	Pinch      Job = "pinch"
 	Stake      Job = "stake"
 	RepotCheck Job = "repot-check"
+	Uncover    Job = "uncover"
+	LightBack  Job = "light-back"
 
 	// What the season and a move ask for.
 	Rest      Job = "rest"
@@ -81,6 +83,16 @@ var jobs = [...]Words{
 		RepotCheck, "Does it want a new pot?",
 		"Roots out of the holes, the ball lifting, medium gone fine or sour?",
 		"pot looked at", 2, "",
+	},
+	{
+		Uncover, "Take its cover off by steps",
+		"A little wider every two or three days, over 12 days. If it wilts, go one step back.",
+		"its cover is off", 2, "",
+	},
+	{
+		LightBack, "Give it back a step of its light",
+		"Nearer to its best light by a third; the next step a week later. If leaves pale or curl, go one step back.",
+		"a step brighter", 2, "",
 	},
 	{
 		Rest, "Let it rest",

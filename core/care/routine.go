@@ -37,6 +37,9 @@ type Plant struct {
 	// Snoozed are jobs that were put off, with the day.
 	Snoozed map[Job]day.Day
 	Off     []Job // jobs that are switched off for it
+	// Covered and Dimmed are since when it stands under a cover, and out of its light, that a treatment put it in and
+	// nobody took off: nil where it does not.
+	Covered, Dimmed *day.Day
 }
 
 // Due is a job of the routine with its next day.
@@ -210,6 +213,13 @@ func Routine(p Plant) []Due {
 	return list
 }
 
+// lightBackDays is how far apart the steps back into its light are, and LightBackStep by how much of its best light
+// each is brighter (common practice).
+const (
+	lightBackDays = 7
+	LightBackStep = 0.3
+)
+
 // since is the day from which an interval counts: the last time, or since when it
 // has been had.
 func (p Plant) since(job Job) day.Day {
@@ -239,11 +249,24 @@ func (p Plant) next(job Job) (on day.Day, wanted bool, why string) {
 	case Pinch:
 		return p.growing(since + pinchDays), p.Habit.ID == "soft-trailer", "Unpinched it grows bare and long."
 	case Stake:
-		climbs := p.Habit.ID == "aroid-vine" || p.Habit.ID == "wax-vine" || p.InBud
-		return p.growing(since + stakeDays), climbs, "Ties that held a young shoot cut into an old one."
+		climbs := slices.Contains([]string{"aroid-vine", "wax-vine"}, p.Habit.ID)
+		return p.growing(since + stakeDays), climbs || p.InBud, "Ties that held a young shoot cut into an old one."
 	case RepotCheck:
 		return p.repot(since)
+	case Uncover, LightBack:
+		return p.leftOn(job, since)
 	default: // the season asks for the others, by the place
+	}
+	return 0, false, ""
+}
+
+// leftOn takes off what a treatment put on: first its cover, then the shade.
+func (p Plant) leftOn(job Job, since day.Day) (day.Day, bool, string) {
+	switch {
+	case job == Uncover && p.Covered != nil:
+		return *p.Covered, true, "It stands under the cover of a treatment that has ended."
+	case job == LightBack && p.Dimmed != nil && p.Covered == nil:
+		return max(*p.Dimmed, since+lightBackDays), true, "It still stands in the shade of a treatment that has ended."
 	}
 	return 0, false, ""
 }

@@ -169,16 +169,15 @@ func (c *Case) weighed(checks []Check) (all []Advice) {
 
 // value is what a move is worth for a set of causes. A cause that is there
 // together with the one that is helped never vetoes: it only takes its harm off.
-func (c *Case) value(m Move, causes []int) float64 {
+func (c *Case) value(m *Move, causes []int) float64 {
 	up, down := 0, 0
 	var urgentUp, urgentDown float64
 	for _, i := range causes {
-		e, u := m.effect[i], c.k.causes[i].urgency()
-		switch {
+		switch e := m.effect[i]; {
 		case e > 0:
-			up, urgentUp = max(up, e), max(urgentUp, u)
+			up, urgentUp = max(up, e), max(urgentUp, c.k.causes[i].urgency())
 		case e < 0:
-			down, urgentDown = min(down, e), max(urgentDown, u)
+			down, urgentDown = min(down, e), max(urgentDown, c.k.causes[i].urgency())
 		}
 	}
 	loss := float64(down)
@@ -192,7 +191,7 @@ func (c *Case) advise(m Move, needs string, checks []Check) (a Advice, named boo
 	a = Advice{Move: m.ID, Needs: needs, move: m, Good: -m.Stress * stressShare}
 	harmful := 0.0
 	for _, s := range c.likely() {
-		v := c.value(m, s.causes)
+		v := c.value(&m, s.causes)
 		a.Good += s.share * v
 		if v <= graveHarm {
 			a.Harms += s.share
@@ -203,8 +202,8 @@ func (c *Case) advise(m Move, needs string, checks []Check) (a Advice, named boo
 	}
 	var touched, helpsBy, likely float64
 	helps := -1
-	for i, known := range c.k.causes {
-		e := m.effect[i]
+	for i := range c.k.causes {
+		known, e := &c.k.causes[i], m.effect[i]
 		if e == 0 || len(known.parts) > 0 {
 			continue
 		}

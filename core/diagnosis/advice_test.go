@@ -38,7 +38,7 @@ func TestOverTreatmentIsHeldBack(t *testing.T) {
 func TestWhatAMoveIsWorthForASet(t *testing.T) {
 	c := examine(t, look("aroid-vine"))
 	at := func(id string) int { return c.k.causeAt[id] }
-	m := Move{effect: make([]int, len(c.k.causes))}
+	m := &Move{effect: make([]int, len(c.k.causes))}
 	fast, slow, other := at("root-rot"), at("nitrogen-low"), at("pot-bound")
 	m.effect[fast], m.effect[slow], m.effect[other] = 3, -3, -1
 	assert.InDelta(t, 3, c.value(m, []int{fast}), 1e-12)

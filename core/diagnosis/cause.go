@@ -32,7 +32,7 @@ const (
 
 // urgency weighs what a check settles: 3 where at most 2 days are left to act,
 // 2 up to 7 days, else 1; harmless ones hardly matter (common practice).
-func (c Cause) urgency() float64 {
+func (c *Cause) urgency() float64 {
 	switch {
 	case c.Harmless:
 		return 0.3

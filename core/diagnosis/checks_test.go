@@ -54,7 +54,7 @@ func TestUrgencies(t *testing.T) {
 		harmless bool
 		want     float64
 	}{{0, false, 3}, {2, false, 3}, {3, false, 2}, {7, false, 2}, {8, false, 1}, {2, true, 0.3}} {
-		assert.InDelta(t, c.want, Cause{DaysToAct: c.days, Harmless: c.harmless}.urgency(), 1e-12, c)
+		assert.InDelta(t, c.want, (&Cause{DaysToAct: c.days, Harmless: c.harmless}).urgency(), 1e-12, c)
 	}
 }
 

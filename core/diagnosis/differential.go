@@ -13,7 +13,7 @@ import (
 // CauseChance is a cause and its chance, 0-1, given the evidence.
 type CauseChance struct {
 	ID     string  `json:"id"`
-	Chance float64 `json:"chance" doc:"Chance given the evidence, 0-1."`
+	Chance float64 `json:"chance" minimum:"0" maximum:"1" doc:"Chance given the evidence, 0-1."`
 }
 
 // CauseSet is a combination of causes, none for a plant with no trouble of

@@ -1,6 +1,7 @@
 package diagnosis
 
 import (
+	"fmt"
 	"os"
 	"slices"
 	"testing"
@@ -28,13 +29,22 @@ func (e Examination) without(ids ...string) Examination {
 
 func cases(t *testing.T, name string) []WorkedCase {
 	t.Helper()
-	f, err := os.Open("testdata/cases_" + name + ".json")
+	list, err := workedCases(name)
 	require.NoError(t, err)
+	return list
+}
+
+func workedCases(name string) ([]WorkedCase, error) {
+	f, err := os.Open("testdata/cases_" + name + ".json")
+	if err != nil {
+		return nil, err
+	}
 	defer func() { _ = f.Close() }()
 	list, array, err := ReadCases(f)
-	require.NoError(t, err)
-	require.True(t, array)
-	return list
+	if err == nil && !array {
+		err = fmt.Errorf("%s: a list is wanted", name)
+	}
+	return list, err
 }
 
 // quietLook answers every quiet sign of the six parts as not there.

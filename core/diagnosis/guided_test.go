@@ -29,7 +29,7 @@ func TestAGuidedLookAsksWhatCanBeSeenToday(t *testing.T) {
 // A look ends where the verdict asks for no further one, and goes on where it does.
 func TestAGuidedLookEndsWithTheVerdict(t *testing.T) {
 	ended, wentOn := 0, 0
-	for _, c := range everyLook(t) {
+	for _, c := range looked(t) {
 		g := c.Guided()
 		assert.Equal(t, 10, g.Most)
 		if g.Next == "" {

@@ -1,11 +1,14 @@
 package diagnosis
 
 import (
+	"runtime"
 	"slices"
+	"sync"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+	"golang.org/x/sync/errgroup"
 
 	"tendermend/core/plant"
 )
@@ -20,28 +23,61 @@ func adviceOn(c *Case, move string) (a Advice) {
 	return a
 }
 
-// everyLook are all worked cases, and each sign seen alone on each habit that shows it.
-func everyLook(t *testing.T) (all []*Case) {
-	t.Helper()
+// advisedLook is an examination with what is to be looked at next, and what to do.
+type advisedLook struct {
+	*Case
+	next  []Check
+	moves []Advice
+}
+
+// everyLook are all worked cases, and each sign seen alone on each habit that shows it: examined once for
+// all who judge them.
+var everyLook = sync.OnceValues(func() ([]advisedLook, error) {
+	var looks []Examination
 	for _, name := range []string{"practice", "new", "outside"} {
-		for _, wc := range cases(t, name) {
-			all = append(all, examine(t, wc.Examination))
+		list, err := workedCases(name)
+		if err != nil {
+			return nil, err
+		}
+		for _, wc := range list {
+			looks = append(looks, wc.Examination)
 		}
 	}
 	for i, s := range Standard().signs {
 		for j, h := range plant.Habits() {
 			if (i+j)%7 == 0 && Fits(s.ID, h) {
-				all = append(all, examine(t, look(h.ID, s.ID)))
+				looks = append(looks, look(h.ID, s.ID))
 			}
 		}
 	}
+	all := make([]advisedLook, len(looks))
+	var g errgroup.Group
+	g.SetLimit(runtime.GOMAXPROCS(0))
+	for i, e := range looks {
+		g.Go(func() error {
+			c, err := Standard().Examine(e)
+			if err != nil {
+				return err
+			}
+			next := c.NextChecks()
+			all[i] = advisedLook{c, next, c.Moves(next)}
+			return nil
+		})
+	}
+	return all, g.Wait()
+})
+
+func looked(t *testing.T) []advisedLook {
+	t.Helper()
+	all, err := everyLook()
+	require.NoError(t, err)
 	require.Greater(t, len(all), 500)
 	return all
 }
 
 func TestWhatIsAdvisedOnEveryLook(t *testing.T) {
-	for _, c := range everyLook(t) {
-		verdict, moves := c.Verdict().Kind, c.Moves(c.NextChecks())
+	for _, c := range looked(t) {
+		verdict, moves := c.Verdict().Kind, c.moves
 		is := func(move, advice string) bool {
 			return slices.ContainsFunc(moves, func(a Advice) bool { return a.Move == move && a.Advice == advice })
 		}
@@ -51,7 +87,7 @@ func TestWhatIsAdvisedOnEveryLook(t *testing.T) {
 		if is("chelate", Now) || is("chelate", If) {
 			assert.NotEmpty(t, slices.DeleteFunc([]string{"med.ph-high", "med.ph-low"}, c.notGiven), "%v", about)
 		}
-		for _, check := range c.NextChecks() {
+		for _, check := range c.next {
 			felt := readInPot[check.Sign]
 			if s, is := c.k.signAt[felt]; is && c.open(s) && Fits(felt, c.habit) {
 				tells := func(x Check) float64 { return x.Worth * x.Outcomes.Cost }

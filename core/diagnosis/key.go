@@ -77,7 +77,7 @@ func (k *Knowledge) keyRow(i int, h plant.Habit) (row KeyRow, ok bool) {
 	}
 	for _, alike := range k.lookAlikes(known.ID) {
 		if k.prior(k.causeAt[alike], h, "") > 0 {
-			both, _ := Compare([]string{known.ID, alike})
+			both, _ := k.Compare([]string{known.ID, alike})
 			row.Alike, row.Apart = alike, both.Check
 			break
 		}

@@ -64,14 +64,18 @@ func Causes() []Cause { return slices.Clone(Standard().causes) }
 // Moves lists all moves.
 func Moves() []Move { return slices.Clone(Standard().moves) }
 
-// SignByID finds a sign; false when there is none of that id.
-func SignByID(id string) (Sign, bool) {
-	k := Standard()
+// Sign finds a sign as this knowledge has it; false when there is none of that id.
+func (k *Knowledge) Sign(id string) (Sign, bool) {
 	i, ok := k.signAt[id]
 	if !ok {
 		return Sign{}, false
 	}
 	return k.signs[i], true
+}
+
+// SignByID finds a sign; false when there is none of that id.
+func SignByID(id string) (Sign, bool) {
+	return Standard().Sign(id)
 }
 
 // CauseByID finds a cause; false when there is none of that id.

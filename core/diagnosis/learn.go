@@ -1,13 +1,15 @@
 package diagnosis
 
 import (
+	"crypto/sha256"
+	"encoding/hex"
 	"errors"
 	"maps"
+	"regexp"
 	"slices"
 	"sort"
 
 	"gonum.org/v1/gonum/stat/distuv"
-
 	"tendermend/core/plant"
 )
 
@@ -280,9 +282,23 @@ func (c WorkedCase) Teaches() error {
 	return c.check()
 }
 
-// Anonymous is a case without what could tell whose it is: no name, no story.
-func (c WorkedCase) Anonymous(id string) WorkedCase {
-	c.ID, c.Story = id, ""
+// Anonymous is a case without what could tell whose it is: no story, and for its id a sign that stays the same and
+// tells nothing. One without an id has none.
+func (c WorkedCase) Anonymous() WorkedCase {
+	if turnAlone.MatchString(c.ID) {
+		c.ID = ""
+	}
+	if c.ID != "" && !anonymousID.MatchString(c.ID) {
+		sum := sha256.Sum256([]byte(c.ID))
+		c.ID = "case-" + hex.EncodeToString(sum[:8])
+	}
+	c.Story = ""
 	c.Degrees = maps.Clone(c.Degrees)
 	return c
 }
+
+var (
+	anonymousID = regexp.MustCompile(`^case-[0-9a-f]{16}$`)
+	// turnAlone is what files of earlier versions have for ids: the turn of a case in its file, the same in all.
+	turnAlone = regexp.MustCompile(`^case \d+$`)
+)

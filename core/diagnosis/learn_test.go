@@ -121,6 +121,12 @@ func TestWhatIsLearnedIsScoredOnTheOthers(t *testing.T) {
 		said[i] = Foretold{wc.ID, c.toldFor(wc.Causes), wc.Causes}
 	}
 	assert.InDelta(t, ScoreForetold(said).Brier, learned.Brier, 1e-9, "as if each had never been counted")
-	assert.Equal(t, "", list[0].Anonymous("a").Story)
-	assert.Equal(t, "a", list[0].Anonymous("a").ID)
+	assert.Empty(t, list[0].Anonymous().Story)
+	for id, want := range map[string]string{
+		"": "", "case 7": "", "case-0123456789abcdef": "case-0123456789abcdef",
+		// sha256sum of the letter, its first 16 digits
+		"a": "case-ca978112ca1bbdca",
+	} {
+		assert.Equal(t, want, WorkedCase{ID: id}.Anonymous().ID, id)
+	}
 }

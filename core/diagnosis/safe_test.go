@@ -10,8 +10,8 @@ import (
 // The first act is never a cut, an unpotting or anything that cannot be undone, and never
 // what is advised against: on every worked case, and on every sign seen alone.
 func TestTheFirstActIsSafe(t *testing.T) {
-	for _, c := range everyLook(t) {
-		moves := c.Moves(c.NextChecks())
+	for _, c := range looked(t) {
+		moves := c.moves
 		act := c.FirstAct(moves)
 		at, known := c.k.moveAt[act.Move]
 		require.True(t, known, act.Move)

@@ -130,9 +130,8 @@ type Shows struct {
 
 // CausesShowing lists the causes that show a sign, those that show it most
 // often first; none for an unknown id.
-func CausesShowing(signID string) []Shows {
+func (k *Knowledge) CausesShowing(signID string) []Shows {
 	list := []Shows{}
-	k := Standard()
 	s, ok := k.signAt[signID]
 	if !ok {
 		return list
@@ -195,22 +194,21 @@ const telling = 0.05
 
 // Compare puts two or three causes side by side; false when one is unknown,
 // stands twice, or there are not two or three.
-func Compare(ids []string) (Comparison, bool) {
+func (k *Knowledge) Compare(ids []string) (Comparison, bool) {
 	c := Comparison{Causes: []Cause{}, Shared: []Apart{}, Apart: []Apart{}}
 	if len(ids) < 2 || len(ids) > 3 {
 		return c, false
 	}
 	seen := map[string]bool{}
 	for _, id := range ids {
-		cause, ok := CauseByID(id)
+		at, ok := k.causeAt[id]
 		if !ok || seen[id] {
 			return c, false
 		}
 		seen[id] = true
-		c.Causes = append(c.Causes, cause)
+		c.Causes = append(c.Causes, k.causes[at])
 	}
 	best := 0.0
-	k := Standard()
 	for s, sign := range k.signs {
 		a := Apart{Sign: sign.ID, Chance: make([]float64, len(ids))}
 		linked := 0.0

@@ -16,10 +16,10 @@ func TestASheetGathersWhatTheTablesKnow(t *testing.T) {
 	assert.Contains(t, s.Harms, Done{"soap-or-oil", -3}, "a burn is not sprayed")
 	assert.Len(t, s.LookAlikes, 4)
 	assert.Contains(t, s.More, "succulent-rosette")
-	showing := CausesShowing("leaf.scorch-sunside")
+	showing := Standard().CausesShowing("leaf.scorch-sunside")
 	require.NotEmpty(t, showing)
 	assert.Equal(t, "sun-scorch", showing[0].Cause, "linked both ways")
-	assert.Empty(t, CausesShowing("leaf.blue"))
+	assert.Empty(t, Standard().CausesShowing("leaf.blue"))
 	_, ok = Standard().SheetOf("curse")
 	assert.False(t, ok)
 	for _, c := range Causes() {
@@ -42,7 +42,7 @@ func TestLookAlikesAreToldApart(t *testing.T) {
 		{"dormancy", "woken-early"},
 		{"dormancy", "root-rot"}, {"settling-in", "root-rot"}, {"detached", "root-rot"}, {"detached", "base-rot"},
 	} {
-		c, ok := Compare(pair)
+		c, ok := Standard().Compare(pair)
 		require.True(t, ok, "%v", pair)
 		require.NotEmpty(t, c.Apart, "%v", pair)
 		assert.Greater(t, c.Apart[0].Bits, 0.2, "%v by %s", pair, c.Apart[0].Sign)
@@ -52,12 +52,12 @@ func TestLookAlikesAreToldApart(t *testing.T) {
 			assert.True(t, a.Bits >= telling && a.Bits <= 1.6)
 		}
 	}
-	c, _ := Compare([]string{"drought", "root-rot"})
+	c, _ := Standard().Compare([]string{"drought", "root-rot"})
 	check, _ := SignByID(c.Check)
 	assert.Less(t, check.Disturbance, Unpot, "a stick or a nose tells a thirsty wilt from a rotting one")
 	for _, bad := range [][]string{nil, {"drought"}, {"drought", "drought"}, {"drought", "curse"},
 		{"drought", "root-rot", "edema", "scale"}} {
-		_, ok := Compare(bad)
+		_, ok := Standard().Compare(bad)
 		assert.False(t, ok, "%v", bad)
 	}
 }

@@ -53,7 +53,7 @@ func TestSheetsTellTheTables(t *testing.T) {
 		}
 	}
 	for _, s := range Signs() {
-		shows := CausesShowing(s.ID)
+		shows := Standard().CausesShowing(s.ID)
 		assert.Len(t, shows, written[s.ID], s.ID)
 		for i, by := range shows {
 			assert.Positive(t, by.Frequency, s.ID)

@@ -13,6 +13,8 @@ const (
 	// leastName is how many letters a name has at least that is found in a sentence, and leastMisspelt that is
 	// found misspelt.
 	leastName, leastMisspelt = 2, 4
+	// mostGuesses is how many names of one text are compared letter by letter.
+	mostGuesses = 120
 	// mostKinds is how many kinds one name may stand for.
 	mostKinds = 5
 )
@@ -58,7 +60,7 @@ func (r *reader) kindsCalled(said string, words int) (ids []string) {
 	if !mayBeName(said, words) {
 		return nil
 	}
-	for _, p := range r.called(said) {
+	for _, p := range r.kinds.Called(said) {
 		if len(ids) < mostKinds {
 			ids = append(ids, p.ID)
 		}
@@ -69,13 +71,12 @@ func (r *reader) kindsCalled(said string, words int) (ids []string) {
 // kindsMisspelt are the kinds of which something is a name with a letter or two wrong, where it is no word of
 // everyday English: asked only where no other words name one.
 func (r *reader) kindsMisspelt(said string, words int) []string {
-	if words > mostMisspelt || !mayBeName(said, words) || !r.unknownIn(said) {
+	if words > mostMisspelt || r.guesses == mostGuesses || !mayBeName(said, words) || !r.unknownIn(said) {
 		return nil
 	}
-	for _, m := range r.kinds.Matches(said, mostKinds) {
-		if m.Misspelt(said) {
-			return []string{m.ID}
-		}
+	r.guesses++
+	for _, p := range r.kinds.Misspelt(said, mostKinds) {
+		return []string{p.ID}
 	}
 	return nil
 }

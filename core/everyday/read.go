@@ -29,7 +29,7 @@ type Reading struct {
 // out.
 func Read(text string, kinds plant.Kinds) Reading {
 	r := reader{
-		book: bookOnce(), kinds: kinds, called: kinds.Lookup(),
+		book: bookOnce(), kinds: kinds.Names(),
 		out: Reading{Kind: []string{}, Present: []Seen{}, Absent: []string{}},
 	}
 	for _, sentence := range sentences.FindAllString(text, -1) {
@@ -53,10 +53,11 @@ var ofPlants = regexp.MustCompile(`(?i)\b(?:(?:my|our|the|this|a)\s+)?` +
 
 // reader gathers what is read.
 type reader struct {
-	book   *book
-	kinds  plant.Kinds
-	called func(said string) []plant.Profile
-	out    Reading
+	book  *book
+	kinds *plant.Names
+	out   Reading
+	// guesses are the names so far that were compared letter by letter.
+	guesses int
 }
 
 // oneUnknown leaves one idea that stands in no phrase: whoever tells of a plant uses names

@@ -11,6 +11,7 @@ import (
 	"tendermend/core/cause"
 	"tendermend/core/day"
 	"tendermend/core/exposure"
+	"tendermend/core/pest"
 	"tendermend/core/plant"
 )
 
@@ -147,6 +148,12 @@ func TestLooksOfAnExposure(t *testing.T) {
 	assert.Equal(t, []day.Day{start + whole}, exposure.Looks(cause.Mealybug, start, exposure.LookOnce))
 	assert.Equal(t, []day.Day{start + 30, start + 90, start + 180}, exposure.Looks(cause.Virus, start, exposure.Watch))
 	assert.Empty(t, exposure.Looks(cause.Mealybug, start, exposure.Nothing))
+	// What lays no eggs is looked for after three days, at half its time and at the whole of it.
+	assert.Equal(t, []day.Day{start, start + 3, start + 7, start + 14},
+		exposure.Looks(cause.BacterialSpot, start, exposure.Watch))
+	bug, _ := pest.ByCause(string(cause.Mealybug))
+	hatched, _ := pest.UsualRoom().DaysFor(bug.EggK, bug.Threshold, start)
+	assert.Equal(t, start+day.Day(hatched)+3, looks[1], "three days after the eggs of the first day hatched")
 }
 
 func TestSinceWhenItMayHaveHadIt(t *testing.T) {

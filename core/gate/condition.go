@@ -61,13 +61,13 @@ type Condition struct {
 
 	Sight  Sight           `json:"sight,omitempty" doc:"What is seen or counted."`
 	Since  facts.Happening `json:"since,omitempty" doc:"From when its days are counted."`
-	Days   int             `json:"days,omitempty"`
-	Looks  int             `json:"looks,omitempty" doc:"Looks wanted in these days."`
-	N      float64         `json:"n,omitempty" doc:"How many at least."`
-	FromCM float64         `json:"fromCm,omitempty" doc:"How long each is at least, cm."`
-	ToCM   float64         `json:"toCm,omitempty" doc:"And at most; 0 for no limit."`
-	Share  float64         `json:"share,omitempty" doc:"Of all its roots, 0 to 1."`
-	Months []time.Month    `json:"months,omitempty" doc:"Months of the northern half."`
+	Days   int             `json:"days,omitempty" minimum:"0" maximum:"99999"`
+	Looks  int             `json:"looks,omitempty" minimum:"0" maximum:"9999" doc:"Looks wanted in these days."`
+	N      float64         `json:"n,omitempty" minimum:"-1000000" maximum:"1000000" doc:"How many at least."`
+	FromCM float64         `json:"fromCm,omitempty" minimum:"0" maximum:"1000" doc:"How long each is at least, cm."`
+	ToCM   float64         `json:"toCm,omitempty" minimum:"0" maximum:"1000" doc:"And at most; 0 for no limit."`
+	Share  float64         `json:"share,omitempty" minimum:"0" maximum:"1" doc:"Of all its roots, 0 to 1."`
+	Months []time.Month    `json:"months,omitempty" minimum:"1" maximum:"12" doc:"Months of the northern half."`
 	Any    []Condition     `json:"any,omitempty"`
 	Done   string          `json:"done,omitempty" doc:"Title of the step before it that its days are counted from."`
 }

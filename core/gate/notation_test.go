@@ -24,6 +24,16 @@ func TestGatesWrittenShortAreReadStrictly(t *testing.T) {
 		"spring warmth, 17 d at least":        {In(Spring()...), OnDay(17)},
 		"3 d later":                           {DaysSince(facts.Before, 3)},
 		"new keiki or side shoot, up to 9 mo": {See(Offset)},
+		"9 d without a new mark":              {QuietFor(9, 0)},
+		"16 clean days":                       {CleanFor(16, 0)},
+		"20 d on the tray":                    {DaysSince(facts.OnATray, 20)},
+		"6 d after potting":                   {DaysSince(facts.Potted, 6)},
+		"d7 at least":                         {OnDay(7)},
+		"in range 4 d":                        {InRange(4)},
+		"firm":                                {FirmFor(0)},
+		"firm for a day":                      {FirmFor(1)},
+		"3 roots of 2 cm":                     {Count(OffsetRoot, 3, 2)},
+		"2 tips of 1 cm":                      {Count(Tip, 2, 1)},
 	} {
 		got, err := Read(short)
 		require.NoError(t, err, short)

@@ -14,9 +14,12 @@ import (
 	"tendermend/core/logger"
 )
 
+// now is after all that the files of these tests hold.
+var now = time.Date(2026, 6, 1, 12, 0, 0, 0, time.UTC)
+
 func read(t *testing.T, text string) logger.File {
 	t.Helper()
-	f, err := logger.Read(text, time.UTC, nil)
+	f, err := logger.Read(text, time.UTC, now, nil)
 	require.NoError(t, err)
 	return f
 }
@@ -49,11 +52,77 @@ func TestFilesAsInstrumentsWriteThem(t *testing.T) {
 	}
 }
 
+// A row that is no reading is passed over and told with its line in the file; the others are read.
+func TestRowsThatAreNoReadingsArePassedOverByRow(t *testing.T) {
+	file := func(n int, at map[int]string) string {
+		var text strings.Builder
+		text.WriteString("Logger 12\r\n\r\ntime;temperature;humidity\r\n")
+		for i := range n {
+			row := fmt.Sprintf("%s;20.5;55", time.Date(2026, 3, 1, i, 0, 0, 0, time.UTC).Format("02.01.2006 15:04"))
+			if other, is := at[i]; is {
+				row = other
+			}
+			text.WriteString(row + "\r\n")
+		}
+		return text.String()
+	}
+	f := read(t, file(456, map[int]string{
+		3: "31.02.2026 03:00;20;50", 7: "Sensor error;;", 8: "", 9: "01.03.2026 09:00;;",
+		200: "01.01.2099 00:00;20;50", 300: "lost"}))
+	assert.Len(t, f.Rows, 450)
+	assert.Equal(t, 5, f.Skipped)
+	assert.Equal(t, []logger.Passed{
+		{Row: 7, Why: "“31.02.2026 03:00” is no time"}, {Row: 11, Why: "“Sensor error” is no time"},
+		{Row: 13, Why: "it has neither a temperature nor a humidity"},
+		{Row: 204, Why: "“01.01.2099 00:00” is yet to come"}, {Row: 304, Why: "it has 1 column and the heading 3"},
+	}, f.Passed)
+	dead := map[int]string{}
+	for i := range 60 {
+		dead[20+i] = "Sensor error;;"
+	}
+	f = read(t, file(100, dead))
+	assert.Equal(t, []int{40, 60, 10}, []int{len(f.Rows), f.Skipped, len(f.Passed)}, "ten are told, all are counted")
+}
+
+// One stamp in ten may be no time, and one in any case; from there on the way they are written is not understood.
+func TestHowManyTimesMayBeNone(t *testing.T) {
+	for _, row := range []struct {
+		rows, wrong int
+		read        bool
+	}{{2, 1, false}, {3, 1, true}, {3, 2, false}, {20, 2, true}, {20, 3, false}, {100, 10, true}, {100, 11, false}} {
+		text := "time,temperature\n"
+		for i := range row.rows {
+			day := 1
+			if i >= row.rows-row.wrong {
+				day = 32
+			}
+			text += fmt.Sprintf("2026-03-%02d %02d:%02d,20\n", day, i/60, i%60)
+		}
+		_, err := logger.Read(text, time.UTC, now, nil)
+		assert.Equal(t, row.read, err == nil, "%v", row)
+	}
+}
+
+// A reading may be a day ahead of the clock; where half of them are more than that nothing is read.
+func TestAClockThatIsWrongIsSaid(t *testing.T) {
+	at := func(hours ...int) string {
+		text := "time,temperature\n"
+		for _, h := range hours {
+			text += now.Add(time.Duration(h)*time.Hour).Format("2006-01-02 15:04") + ",20\n"
+		}
+		return text
+	}
+	assert.Len(t, read(t, at(0, 12, 24)).Rows, 3)
+	assert.Len(t, read(t, at(0, 12, 25)).Rows, 2)
+	_, err := logger.Read(at(0, 25), time.UTC, now, nil)
+	assert.ErrorContains(t, err, "set the instrument's clock")
+}
+
 func TestDayOrMonthFirstIsAskedWhereNothingTells(t *testing.T) {
 	text := "time,temperature\n03/04/2026 12:00,20\n03/04/2026 13:00,21\n"
 	assert.True(t, read(t, text).DayOrMonth)
 	for first, month := range map[bool]time.Month{true: time.March, false: time.April} {
-		f, err := logger.Read(text, time.UTC, &first)
+		f, err := logger.Read(text, time.UTC, now, &first)
 		require.NoError(t, err)
 		assert.Equal(t, month, f.Rows[0].At.Month())
 		assert.False(t, f.DayOrMonth)
@@ -67,7 +136,7 @@ func TestDayOrMonthFirstIsAskedWhereNothingTells(t *testing.T) {
 func TestTimesWithoutAZoneAreOfThePlace(t *testing.T) {
 	zone, err := time.LoadLocation("America/Lima")
 	require.NoError(t, err)
-	f, err := logger.Read("time,temp\n2026-03-31 12:00,20\n2026-03-31 13:00,20\n", zone, nil)
+	f, err := logger.Read("time,temp\n2026-03-31 12:00,20\n2026-03-31 13:00,20\n", zone, now, nil)
 	require.NoError(t, err)
 	assert.Equal(t, 17, f.Rows[0].At.UTC().Hour())
 }
@@ -82,7 +151,7 @@ func TestWhatIsNoLoggersFileIsSaid(t *testing.T) {
 		"time,temperature\n" + strings.Repeat("x,1\n", logger.MostRows):     "at most 500000",
 		"time,temperature\n2026-03-31 12:00,20\n31.03.2026 12:00,21\nx,1\n": "one way",
 	} {
-		_, err := logger.Read(text, time.UTC, nil)
+		_, err := logger.Read(text, time.UTC, now, nil)
 		assert.ErrorContains(t, err, says)
 	}
 }
@@ -199,7 +268,7 @@ func BenchmarkReadTwoHundredThousandRows(b *testing.B) {
 			20+3*math.Sin(float64(i)/288*2*math.Pi), 50+10*math.Sin(float64(i)/1000))
 	}
 	for b.Loop() {
-		f, err := logger.Read(text.String(), time.UTC, nil)
+		f, err := logger.Read(text.String(), time.UTC, now, nil)
 		if err != nil || logger.Clean(f.Rows) > 0 || len(logger.Days(f.Rows, time.UTC)) < 600 {
 			b.Fatal(err)
 		}

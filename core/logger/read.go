@@ -13,6 +13,9 @@ import (
 	"strconv"
 	"strings"
 	"time"
+
+	"tendermend/core/day"
+	"tendermend/core/working"
 )
 
 // Row is one reading; nil where the instrument gave none.
@@ -29,17 +32,36 @@ type File struct {
 	Separator  string `json:"separator"`
 	Times      string `json:"times" doc:"How its times were read."`
 	Fahrenheit bool   `json:"fahrenheit"`
-	Skipped    int    `json:"skipped" doc:"Rows that are no readings."`
-	Doubled    int    `json:"doubled" doc:"Readings of a time that came again: the last of each counts."`
+	Skipped    int    `json:"skipped" doc:"Rows below the heading that are no readings."`
+	// Passed are the first of those that were skipped.
+	Passed  []Passed `json:"passed" doc:"The first of them, with why."`
+	Doubled int      `json:"doubled" doc:"Readings of a time that came again: the last of each counts."`
 	// DayOrMonth says that its dates can be read with day or month first, and nothing tells.
 	DayOrMonth bool `json:"dayOrMonth"`
 }
 
-// What a file may be.
+// Passed is a row that is no reading.
+type Passed struct {
+	Row int    `json:"row" doc:"Its line in the file, from 1."`
+	Why string `json:"why"`
+}
+
+// What a file may be, and what of it is told.
 const (
 	MostRows  = 500_000
 	lastLines = 20 // by which the separator and the width are judged
+	toldRows  = 10 // of those that are no readings
 )
+
+// pass passes a row over: it is no reading.
+func (f *File) pass(row int, why string) { f.Passed = append(f.Passed, Passed{row, why}) }
+
+// passed counts the rows that were passed over, and keeps the first to be told.
+func (f *File) passed() {
+	f.Skipped = len(f.Passed)
+	slices.SortFunc(f.Passed, func(x, y Passed) int { return x.Row - y.Row })
+	f.Passed = f.Passed[:min(len(f.Passed), toldRows)]
+}
 
 var (
 	errEmpty  = errors.New("the file has no readings: it wants a heading and rows of time, temperature and humidity")
@@ -51,20 +73,19 @@ var (
 
 // Read reads a file of an instrument. Times without a zone are of the place's zone. Where a
 // date can have day or month first, monthFirst decides; nil lets the file decide, and
-// DayOrMonth says that it could not.
-func Read(text string, zone *time.Location, monthFirst *bool) (File, error) {
+// DayOrMonth says that it could not. A row that is no reading is passed over and told; where
+// most of the times lie behind now, the instrument's clock is wrong and nothing is read.
+func Read(text string, zone *time.Location, now time.Time, monthFirst *bool) (File, error) {
 	text = strings.TrimPrefix(text, "\ufeff")
-	lines := slices.DeleteFunc(strings.Split(strings.ReplaceAll(text, "\r\n", "\n"), "\n"), func(l string) bool {
-		return strings.TrimSpace(l) == ""
-	})
+	lines := slices.DeleteFunc(strings.Split(text, "\n"), func(l string) bool { return strings.TrimSpace(l) == "" })
 	if len(lines) < 2 {
 		return File{}, errEmpty
 	}
 	if len(lines) > MostRows {
 		return File{}, fmt.Errorf("the file has %d rows; give at most %d at a time", len(lines), MostRows)
 	}
-	f := File{Separator: separatorOf(lines)}
-	rows, err := cells(strings.Join(lines, "\n"), f.Separator)
+	f := File{Separator: separatorOf(lines), Passed: []Passed{}}
+	rows, err := cells(text, f.Separator)
 	if err != nil {
 		return f, err
 	}
@@ -72,22 +93,25 @@ func Read(text string, zone *time.Location, monthFirst *bool) (File, error) {
 	if err != nil {
 		return f, err
 	}
-	c, err := columnsOf(head)
+	c, err := columnsOf(head.cells)
 	if err != nil {
 		return f, err
 	}
 	stamps := make([]string, len(body))
 	for i, row := range body {
-		stamps[i] = strings.TrimSpace(row[c.time])
+		stamps[i] = strings.TrimSpace(row.cells[c.time])
 		if c.clock >= 0 {
-			stamps[i] += " " + strings.TrimSpace(row[c.clock])
+			stamps[i] += " " + strings.TrimSpace(row.cells[c.clock])
 		}
 	}
 	times, err := f.times(stamps, zone, monthFirst)
 	if err != nil {
 		return f, err
 	}
-	f.fill(head, body, times, c)
+	if err := f.fill(head.cells, body, stamps, times, c, now); err != nil {
+		return f, err
+	}
+	f.passed()
 	return f, nil
 }
 
@@ -108,7 +132,13 @@ func separatorOf(lines []string) string {
 	return best
 }
 
-func cells(text, separator string) (rows [][]string, err error) {
+// line is a row of the table with its line in the file.
+type line struct {
+	n     int
+	cells []string
+}
+
+func cells(text, separator string) (rows []line, err error) {
 	r := csv.NewReader(strings.NewReader(text))
 	r.Comma = rune(separator[0])
 	r.FieldsPerRecord, r.LazyQuotes, r.ReuseRecord = -1, true, false
@@ -120,16 +150,19 @@ func cells(text, separator string) (rows [][]string, err error) {
 		if err != nil {
 			return nil, fmt.Errorf("the file cannot be read as a table: %w", err)
 		}
-		rows = append(rows, row)
+		n, _ := r.FieldPos(0)
+		if strings.TrimSpace(strings.Join(row, "")) != "" {
+			rows = append(rows, line{n, row})
+		}
 	}
 }
 
 // split finds the heading: the first row of the usual width with words in nearly every cell.
 // What stands above it is the instrument's chatter.
-func (f *File) split(rows [][]string) (head []string, body [][]string, err error) {
+func (f *File) split(rows []line) (head line, body []line, err error) {
 	widths := map[int]int{}
 	for _, row := range rows[max(0, len(rows)-lastLines):] {
-		widths[len(row)]++
+		widths[len(row.cells)]++
 	}
 	width := 0
 	for w, n := range widths {
@@ -138,21 +171,22 @@ func (f *File) split(rows [][]string) (head []string, body [][]string, err error
 		}
 	}
 	for i, row := range rows {
-		if len(row) != width || !worded(row) {
+		if len(row.cells) != width || !worded(row.cells) {
 			continue
 		}
 		for _, r := range rows[i+1:] {
-			if len(r) == width {
+			if len(r.cells) == width {
 				body = append(body, r)
+			} else {
+				f.pass(r.n, fmt.Sprintf("it has %s and the heading %d", working.Count(len(r.cells), "column"), width))
 			}
 		}
-		f.Skipped = len(rows) - i - 1 - len(body)
 		if len(body) == 0 {
-			return nil, nil, errEmpty
+			return line{}, nil, errEmpty
 		}
 		return row, body, nil
 	}
-	return nil, nil, errEmpty
+	return line{}, nil, errEmpty
 }
 
 // worded says whether nearly every cell of a row is a word.
@@ -221,36 +255,66 @@ func number(cell string) (float64, bool) {
 const warmest = 45
 
 // fill reads the numbers and puts the rows in order of time, the last of each time only.
-func (f *File) fill(head []string, body [][]string, times []time.Time, c columns) {
-	column := func(at int) []*float64 {
-		list := make([]*float64, len(body))
-		for i, row := range body {
-			if at < 0 {
-				continue
-			}
-			if v, is := number(row[at]); is {
-				list[i] = &v
-			}
-		}
-		return list
-	}
-	temps, wets := column(c.temp), column(c.humidity)
+func (f *File) fill(
+	head []string, body []line, stamps []string, times []*time.Time, c columns, now time.Time,
+) error {
+	temps, wets := column(body, c.temp), column(body, c.humidity)
 	if c.temp >= 0 {
 		name := strings.ToLower(head[c.temp])
 		f.Fahrenheit = inF.MatchString(name) || !inC.MatchString(name) && median(temps) > warmest
 	}
-	share := c.humidity >= 0 && greatest(wets) <= 1.01
-	for i := range body {
+	f.inUnits(temps, wets)
+	var late *time.Time
+	for i, row := range body {
+		switch {
+		case times[i] == nil:
+			f.pass(row.n, "“"+stamps[i]+"” is no time")
+		case temps[i] == nil && wets[i] == nil:
+			f.pass(row.n, "it has neither a temperature nor a humidity")
+		case times[i].After(now.Add(24 * time.Hour)):
+			late = times[i]
+			f.pass(row.n, "“"+stamps[i]+"” is yet to come")
+		default:
+			f.Rows = append(f.Rows, Row{*times[i], temps[i], wets[i]})
+		}
+	}
+	switch {
+	case late != nil && len(f.Rows) <= len(body)/2:
+		return fmt.Errorf("most of its readings are yet to come, as that of %s: set the instrument's clock, "+
+			"or say whether day or month stands first", day.At(*late).Words())
+	case len(f.Rows) == 0:
+		return errEmpty
+	}
+	slices.SortStableFunc(f.Rows, func(x, y Row) int { return x.At.Compare(y.At) })
+	f.once()
+	return nil
+}
+
+// column reads the numbers of a column; nil where a row has none, or the file no such column.
+func column(body []line, at int) []*float64 {
+	list := make([]*float64, len(body))
+	for i, row := range body {
+		if at < 0 {
+			continue
+		}
+		if v, is := number(row.cells[at]); is {
+			list[i] = &v
+		}
+	}
+	return list
+}
+
+// inUnits makes °C of °F, and percent of shares.
+func (f *File) inUnits(temps, wets []*float64) {
+	share := greatest(wets) <= 1.01
+	for i := range temps {
 		if temps[i] != nil && f.Fahrenheit {
 			*temps[i] = (*temps[i] - 32) / 1.8
 		}
 		if wets[i] != nil && share {
 			*wets[i] *= 100
 		}
-		f.Rows = append(f.Rows, Row{times[i], temps[i], wets[i]})
 	}
-	slices.SortStableFunc(f.Rows, func(x, y Row) int { return x.At.Compare(y.At) })
-	f.once()
 }
 
 // once keeps the last reading of each time, in order of time.

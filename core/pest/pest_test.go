@@ -110,6 +110,27 @@ func TestTreatmentsMeetTheHatchBeforeTheYoungLay(t *testing.T) {
 	}
 }
 
+// It is treated as often as its table says at least, and until what hid has come out: not once more.
+func TestTreatmentsEndWhenWhatHidHasComeOut(t *testing.T) {
+	for _, p := range pest.Pests() {
+		for _, warm := range []float64{15, 18, 20, 24, 28} {
+			w := pest.Warmth{Low: warm - 2, High: warm + 2}
+			c, ok := p.Run(first, w)
+			require.True(t, ok)
+			end, ok := p.TreatedDays(first, w)
+			require.True(t, ok)
+			n := len(c.Treatments)
+			assert.GreaterOrEqual(t, n, p.Treatments)
+			assert.GreaterOrEqual(t, int(c.Treatments[n-1]-first), end, "%s at %g", p.Cause, warm)
+			assert.True(t, n == p.Treatments || int(c.Treatments[n-2]-first) < end, "%s at %g: once too often", p.Cause, warm)
+			whole, _ := p.GenerationDays(first, w)
+			clean, ok := p.ClearDays(first, w)
+			assert.True(t, ok)
+			assert.Equal(t, max(14, whole), clean, "a generation, two weeks at least")
+		}
+	}
+}
+
 func TestWarmthSetsTheClock(t *testing.T) {
 	cool := run(t, "spider-mite", pest.Warmth{Low: 16, High: 16})
 	warm := run(t, "spider-mite", pest.Warmth{Low: 26, High: 26})

@@ -10,7 +10,7 @@ import (
 // NightForecast is what a weather service, or somebody by hand, says of the coming nights.
 type NightForecast struct {
 	From   day.Day   `json:"from" doc:"The first of the nights: the evening of that day."`
-	Nights []float64 `json:"nights" maxItems:"16" doc:"Night minimum outdoors, °C, from that night on."`
+	Nights []float64 `json:"nights" minimum:"-60" maximum:"80" maxItems:"16" doc:"Night minima outdoors, °C."`
 	Source string    `json:"source,omitempty" maxLength:"120" doc:"Who says so."`
 }
 

@@ -15,7 +15,7 @@ type Site struct {
 	Latitude float64   `json:"latitude" minimum:"-89" maximum:"89" doc:"Degrees, south negative."`
 	Sky      sky.Cloud `json:"sky" enum:"cloudy,mixed,sunny" doc:"How clear it is in this climate."`
 	// Nights holds how cold the nights usually are, January first.
-	Nights []float64 `json:"nights" minItems:"12" maxItems:"12" doc:"Usual night minimum by month, °C, January first."`
+	Nights []float64 `json:"nights" minimum:"-60" maximum:"80" minItems:"12" maxItems:"12" doc:"Night minima, °C."`
 	// Assumed says that nobody has said so yet.
 	Assumed bool `json:"assumed,omitempty" doc:"Whether it is only assumed, by the time zone."`
 }

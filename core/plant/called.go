@@ -1,65 +1,27 @@
 package plant
 
 import (
-	"maps"
 	"slices"
 	"strings"
-	"sync"
 )
-
-// index finds kinds by what they are called, without going through them all.
-type index struct {
-	byName  map[string][]Profile // by all the words of a name, in the singular
-	byGenus map[string][]Profile
-}
-
-func (x index) add(p Profile) {
-	put := func(in map[string][]Profile, key string) {
-		if !slices.ContainsFunc(in[key], func(q Profile) bool { return q.ID == p.ID }) {
-			in[key] = append(in[key], p)
-		}
-	}
-	for _, n := range namesOf(p) {
-		put(x.byName, strings.Join(n.words, " "))
-	}
-	for _, as := range append([]string{p.Botanical}, p.Synonyms...) {
-		if words := wordsOf(as); len(words) > 0 {
-			put(x.byGenus, words[0])
-		}
-	}
-}
-
-var shippedIndex = sync.OnceValue(func() index {
-	x := index{map[string][]Profile{}, map[string][]Profile{}}
-	for _, p := range profiles {
-		x.add(p)
-	}
-	return x
-})
 
 // Called gives the kinds of which something is a name, in the singular or the plural, or
 // where there is none those of that nickname or genus, today's before a former one; among them the
 // collection's own first.
-func (k Kinds) Called(said string) (list []Profile) { return k.Lookup()(said) }
+func (k Kinds) Called(said string) []Profile { return k.Names().Called(said) }
 
-// Lookup is Called for many names: what finds them is made once.
-func (k Kinds) Lookup() func(said string) []Profile {
-	own := index{map[string][]Profile{}, map[string][]Profile{}}
-	for _, id := range slices.Sorted(maps.Keys(k)) {
-		own.add(k[id])
+// Called is Kinds.Called, for many names.
+func (x *Names) Called(said string) []Profile {
+	words := wordsOf(said)
+	name := strings.Join(words, " ")
+	list := slices.Concat(x.own.byName[name], x.ships.byName[name])
+	if len(list) == 0 {
+		list = slices.Clone(nicknames()[name])
 	}
-	return func(said string) []Profile {
-		words := wordsOf(said)
-		name := strings.Join(words, " ")
-		list := slices.Concat(own.byName[name], shippedIndex().byName[name])
-		if len(list) == 0 {
-			list = slices.Clone(nicknames()[name])
-		}
-		if len(list) > 0 || len(words) != 1 {
-			return list
-		}
-		return todayFirst(name, slices.Concat(own.byGenus[name], shippedIndex().byGenus[name]))
+	if len(list) > 0 || len(words) != 1 {
+		return list
 	}
+	return todayFirst(name, slices.Concat(x.own.byGenus[name], x.ships.byGenus[name]))
 }
 
 // todayFirst puts the kinds that are of a genus today before those that once were.
@@ -74,6 +36,22 @@ func todayFirst(genus string, list []Profile) []Profile {
 	return list
 }
 
+// Misspelt gives, best first, those of the kinds that Matches finds for something of which it is a
+// misspelt name.
+func (x *Names) Misspelt(said string, limit int) (list []Profile) {
+	for _, w := range wordsOf(said) {
+		if len(x.near(w)) == 0 {
+			return nil // no name has a word like it: most words that nobody knows end here
+		}
+	}
+	for _, m := range x.Matches(said, limit) {
+		if m.Misspelt(said) {
+			list = append(list, m.Profile)
+		}
+	}
+	return list
+}
+
 // twoWrongFrom is from how many letters on two of a single word may be wrong.
 const twoWrongFrom = 6
 
@@ -85,11 +63,11 @@ func (p Profile) Misspelt(said string) bool {
 	if len(words) == 1 && len(words[0]) < twoWrongFrom {
 		slips = 1
 	}
-	named := slices.ContainsFunc(namesOf(p), func(n name) bool {
+	answers := slices.ContainsFunc(namesOf(p), func(n name) bool {
 		rank, off := n.nearly(words)
 		return len(n.words) == len(words) && rank == misspelt && off <= slips
 	})
-	return named || len(words) == 1 &&
+	return answers || len(words) == 1 &&
 		slices.ContainsFunc(append([]string{p.Botanical}, p.Synonyms...), func(as string) bool {
 			name := wordsOf(as)
 			return len(name) > 0 && wrong(name[0], words[0]) <= slips

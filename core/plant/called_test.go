@@ -22,7 +22,7 @@ func TestAGenusMeansTodaysKindsFirst(t *testing.T) {
 
 // A nickname means kinds that there are, and is no name of the tables already.
 func TestNicknamesMeanKinds(t *testing.T) {
-	x := shippedIndex()
+	x := shippedNames()
 	for name := range nicknames() {
 		assert.Empty(t, x.byName[name], name)
 	}

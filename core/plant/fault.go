@@ -87,9 +87,9 @@ func (p Profile) tooLong() (faults []Fault) {
 // Wishes are what a plant wants of its place and water: a profile's, or the
 // values overruled for one plant. A missing value is not overruled.
 type Wishes struct {
-	Light       *[3]float64 `json:"light,omitempty" doc:"DLI, mol m⁻² d⁻¹: least, best, most."`
-	Temperature *[3]float64 `json:"temperature,omitempty" doc:"°C: lower limit, best, upper limit."`
-	Humidity    *[2]float64 `json:"humidity,omitempty" doc:"Per cent: least, best."`
+	Light       *[3]float64 `json:"light,omitempty" minimum:"0" maximum:"200" doc:"DLI, mol m⁻² d⁻¹."`
+	Temperature *[3]float64 `json:"temperature,omitempty" minimum:"-60" maximum:"80" doc:"°C: least, best, most."`
+	Humidity    *[2]float64 `json:"humidity,omitempty" minimum:"0" maximum:"100" doc:"Per cent: least, best."`
 	WaterRule   WaterRule   `json:"waterRule,omitempty"`
 }
 

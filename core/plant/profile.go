@@ -16,17 +16,17 @@ type Profile struct {
 	Epiphyte  bool     `json:"epiphyte,omitempty" doc:"Whether it grows on trees, its roots in air."`
 	Branches  Branches `json:"branches,omitempty" enum:"yes,no,crown" doc:"Whether a cut stem branches."`
 	// Light is the daily light integral in mol m⁻² d⁻¹: least, best, most.
-	Light [3]float64 `json:"light"`
+	Light [3]float64 `json:"light" minimum:"0" maximum:"200"`
 	// Temperature in °C: lower limit, best, upper limit.
-	Temperature [3]float64 `json:"temperature"`
-	Chill       *float64   `json:"chill,omitempty" doc:"°C below which it is hurt within a night."`
+	Temperature [3]float64 `json:"temperature" minimum:"-200" maximum:"200"`
+	Chill       *float64   `json:"chill,omitempty" minimum:"-60" maximum:"60" doc:"°C below which a night hurts it."`
 	// Humidity in per cent: least, best.
-	Humidity  [2]float64 `json:"humidity"`
+	Humidity  [2]float64 `json:"humidity" minimum:"0" maximum:"100"`
 	WaterRule WaterRule  `json:"waterRule"`
 	WaterLow  WaterRule  `json:"waterLow,omitempty" doc:"Its water rule in leaf in the dark months."`
 	// RootsFirstCM is how long new roots must be before its first water after
 	// rest, cm; 0 where it does not wait for them.
-	RootsFirstCM float64 `json:"rootsFirstCm,omitempty"`
+	RootsFirstCM float64 `json:"rootsFirstCm,omitempty" minimum:"0" maximum:"1000"`
 	Thirst       string  `json:"thirst,omitempty" doc:"What it shows when thirsty, before harm."`
 	Sun          Sun     `json:"sun" doc:"The most direct sun it bears indoors."`
 	Rest         string  `json:"rest,omitempty" doc:"How it rests; empty where it does not."`
@@ -38,15 +38,15 @@ type Profile struct {
 	Feed      Feed      `json:"feed"`
 	Mixes     []Mix     `json:"mixes" doc:"Mixes by parts."`
 	// RepotMonths is the usual time between repottings, in months.
-	RepotMonths [2]int   `json:"repotMonths"`
+	RepotMonths [2]int   `json:"repotMonths" minimum:"0" maximum:"999"`
 	RepotWhen   []string `json:"repotWhen,omitempty" doc:"When it is best repotted: spring, new-roots, after-bloom …"`
 	PotFit      string   `json:"potFit,omitempty" doc:"How tight it likes its pot: snug, one-size, roomy."`
 	PotShape    string   `json:"potShape,omitempty" doc:"usual, deep, shallow, holes, clear or none."`
 	// PerMonth is how many leaves or growths it makes a month in season.
-	PerMonth [2]float64 `json:"perMonth"`
+	PerMonth [2]float64 `json:"perMonth" minimum:"0" maximum:"1000"`
 	// DryDays is how many days cut roots stay dry before the first water, fewest
 	// and most; missing where only the habit tells.
-	DryDays *[2]int `json:"dryDays,omitempty"`
+	DryDays *[2]int `json:"dryDays,omitempty" minimum:"0" maximum:"99999"`
 	Cover   Cover   `json:"cover,omitempty" enum:"closed,open,none" doc:"The cover it bears after root loss."`
 	// Size is how large it grows in a room; a plant that was measured stands above it.
 	Size Size `json:"size,omitempty" enum:"small,usual,large,huge" doc:"Its full size in a room."`
@@ -55,10 +55,10 @@ type Profile struct {
 	SoldIn string `json:"soldIn,omitempty" doc:"pot, pot-bark, pot-moss, pot-plug, basket, mounted or bare."`
 	// CutDryDays is how many days a living cut of a piece lies dry before it is set,
 	// fewest and most; 0 and 1 mean some hours. Roots that were trimmed have DryDays.
-	CutDryDays *[2]int `json:"cutDryDays,omitempty" doc:"Days that a cut piece lies dry before it is set."`
+	CutDryDays *[2]int `json:"cutDryDays,omitempty" minimum:"0" maximum:"99999" doc:"Days that a cut piece lies dry."`
 	// RootIn is what its pieces root in, the best first.
 	RootIn     []string `json:"rootIn,omitempty" doc:"water, moss, mix, gritty, pinned, mount; the best first."`
-	RootsWeeks [2]int   `json:"rootsWeeks,omitzero" doc:"Weeks to roots of 2-3 cm in growth; zeros where it is not done."`
+	RootsWeeks [2]int   `json:"rootsWeeks,omitzero" minimum:"0" maximum:"1000" doc:"Weeks to roots of 2-3 cm in growth."`
 	// Piece is the smallest piece of it that lives, as "1 tip"; empty where none does.
 	Piece string `json:"piece,omitempty" doc:"The smallest piece that lives: 1 tip, 3 growths …"`
 	// Never is what is not taken of it for increase.
@@ -147,8 +147,8 @@ const (
 
 // Feed is what a kind is fed.
 type Feed struct {
-	PpmN  float64 `json:"ppmN" doc:"Nitrogen in the water while it grows, ppm (mg/l)."`
-	Low   float64 `json:"low" doc:"Share of that in the low-light months, 0-1."`
+	PpmN  float64 `json:"ppmN" minimum:"0" maximum:"10000" doc:"Nitrogen in the water while it grows, ppm (mg/l)."`
+	Low   float64 `json:"low" minimum:"0" maximum:"1" doc:"Share of that in the low-light months, 0-1."`
 	Every string  `json:"every,omitempty" doc:"each-watering, weekly, fortnight, month, six-weeks, quarter, never."`
 }
 
@@ -161,7 +161,7 @@ type Mix struct {
 // Part is one ingredient of a mix.
 type Part struct {
 	What  string  `json:"what" maxLength:"60"`
-	Parts float64 `json:"parts"`
+	Parts float64 `json:"parts" minimum:"0" maximum:"1000"`
 }
 
 // Fondness is how well a pest likes a kind.
@@ -182,7 +182,7 @@ type Liking struct {
 // TrackWeeks is how long a recovery track usually takes, in weeks.
 type TrackWeeks struct {
 	Track string `json:"track"`
-	Weeks [2]int `json:"weeks"`
+	Weeks [2]int `json:"weeks" minimum:"0" maximum:"1000"`
 }
 
 var profileByID = func() map[string]Profile {

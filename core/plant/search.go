@@ -4,7 +4,6 @@ import (
 	"cmp"
 	"slices"
 	"strings"
-	"sync"
 	"unicode"
 
 	"github.com/agnivade/levenshtein"
@@ -47,19 +46,25 @@ func (k Kinds) Find(query string, limit int) []Profile {
 }
 
 // Matches is Find with the names by which the kinds were found.
-func (k Kinds) Matches(query string, limit int) []Match {
+func (k Kinds) Matches(query string, limit int) []Match { return k.Names().Matches(query, limit) }
+
+// Matches is Kinds.Matches, for many queries.
+func (x *Names) Matches(query string, limit int) []Match {
 	words := wordsOf(query)
-	all := k.All()
 	if len(words) == 0 {
-		list := make([]Match, 0, min(limit, len(all)))
-		for _, p := range all[:min(limit, len(all))] {
-			list = append(list, Match{Profile: p})
+		list := make([]Match, 0, min(limit, x.len()))
+		for k := range x.all {
+			if len(list) == limit {
+				break
+			}
+			list = append(list, Match{Profile: *k.Profile})
 		}
 		return list
 	}
-	found := k.ranked(words, name.answers)
-	if len(found) == 0 { // what is only nearly right is given where nothing is right
-		found = k.ranked(words, name.nearly)
+	joined := strings.Join(words, " ")
+	found := x.ranked(func(n name) (int, int) { return n.answers(words, joined) })
+	if len(found) == 0 && len(words) <= mostMisspeltWords { // what is only nearly right is given where nothing is right
+		found = x.ranked(x.nearly(words))
 	}
 	found = commonestFirst(query, found)
 	slices.SortStableFunc(found, func(a, b ranked) int {
@@ -91,16 +96,20 @@ type ranked struct {
 	rank, off int
 }
 
-// ranked lists the kinds one of whose names answers to words.
-func (k Kinds) ranked(words []string, answers func(name, []string) (int, int)) (found []ranked) {
-	for _, p := range k.All() {
-		r := ranked{Match: Match{Profile: p}, rank: noMatch}
-		for _, n := range namesOf(p) {
-			if rank, off := answers(n, words); rank < r.rank || rank == r.rank && off < r.off {
+// mostMisspeltWords is how many words of a query are compared letter by letter: no name has more.
+const mostMisspeltWords = 8
+
+// ranked lists the kinds one of whose names answers.
+func (x *Names) ranked(answers func(name) (int, int)) (found []ranked) {
+	for k := range x.all {
+		r := ranked{rank: noMatch}
+		for _, n := range k.names {
+			if rank, off := answers(n); rank < r.rank || rank == r.rank && off < r.off {
 				r.rank, r.off, r.By = rank, off, n.as
 			}
 		}
 		if r.rank < noMatch {
+			r.Profile = *k.Profile
 			found = append(found, r)
 		}
 	}
@@ -139,46 +148,9 @@ func differ(p Profile) string {
 	return p.Note
 }
 
-// name is one name of a kind: as it is written, and its words for comparing.
-type name struct {
-	as    string
-	words []string
-}
-
-var (
-	namesOnce sync.Once
-	shipNames map[string][]name
-)
-
-func namesOf(p Profile) []name {
-	namesOnce.Do(func() {
-		shipNames = make(map[string][]name, len(profiles))
-		for _, s := range profiles {
-			// "Dendrobium nobile and its hybrids" is asked for as "dendrobium nobile", which its id says.
-			known := name{s.Botanical, wordsOf(strings.ReplaceAll(s.ID, "-", " "))}
-			shipNames[s.ID] = append(split(s), known)
-		}
-	})
-	if known, ok := shipNames[p.ID]; ok {
-		return known
-	}
-	return split(p)
-}
-
 // AllNames are its botanical, common, folk and former names, in that order.
 func (p Profile) AllNames() []string {
 	return append([]string{p.Botanical, p.Common}, append(slices.Clone(p.Names), p.Synonyms...)...)
-}
-
-func split(p Profile) []name {
-	all := p.AllNames()
-	names := make([]name, 0, len(all))
-	for _, as := range all {
-		if words := wordsOf(as); len(words) > 0 {
-			names = append(names, name{as, words})
-		}
-	}
-	return names
 }
 
 // wordsOf folds a name to plain lower-case words in the singular.
@@ -207,22 +179,44 @@ func singular(w string) string {
 	return w
 }
 
-// answers ranks how well the name fits the words of a query.
-func (n name) answers(query []string) (rank, off int) {
-	if slices.Equal(n.words, query) {
+// answers ranks how well the name fits the words of a query, given one by one and joined.
+func (n name) answers(query []string, joined string) (rank, off int) {
+	switch {
+	case n.joined == joined:
 		return exactName, 0
-	}
-	if strings.HasPrefix(strings.Join(n.words, " "), strings.Join(query, " ")) {
+	case strings.HasPrefix(n.joined, joined):
 		return nameBegins, 0
 	}
-	all := true
 	for _, q := range query {
-		all = all && slices.ContainsFunc(n.words, func(w string) bool { return strings.HasPrefix(w, q) })
+		if !slices.ContainsFunc(n.words, func(w string) bool { return strings.HasPrefix(w, q) }) {
+			return noMatch, 0
+		}
 	}
-	if all {
-		return wordBegins, 0
+	return wordBegins, 0
+}
+
+// nearly gives what ranks a name by how many letters of a query are off. Each word of the names is
+// compared with each of the query once, however many names it stands in.
+func (x *Names) nearly(query []string) func(name) (rank, off int) {
+	off := make([]map[string]int, len(query)) // of each word of the query, the words that are near it
+	for i, q := range query {
+		off[i] = x.near(q)
 	}
-	return noMatch, 0
+	return func(n name) (int, int) {
+		sum := 0
+		for i := range query {
+			nearest := mostWrong + 1
+			for _, w := range n.words {
+				if d, near := off[i][w]; near {
+					nearest = min(nearest, d)
+				}
+			}
+			if sum += nearest; sum > mostWrong {
+				return noMatch, 0
+			}
+		}
+		return misspelt, sum
+	}
 }
 
 // nearly ranks a name by how many letters of the query are off.

@@ -23,6 +23,9 @@ type Signal struct {
 	// Lasts is true where a later calm reading does not answer it: what hides is
 	// still there.
 	Lasts bool `json:"lasts"`
+	// NoWater and NoFeed are true where neither is given until it is answered.
+	NoWater bool `json:"noWater" doc:"Whether no water is given until it is answered."`
+	NoFeed  bool `json:"noFeed" doc:"Whether nothing is fed until it is answered."`
 }
 
 // Signals that are no single answer of a check-in.
@@ -62,11 +65,11 @@ var signals = [...]Signal{
 		},
 	},
 	{
-		ID: "rot", Title: "Rot on roots or base", Family: OtherTrouble, Lasts: true,
+		ID: "rot", Title: "Rot on roots or base", Family: OtherTrouble, Lasts: true, NoWater: true, NoFeed: true,
 		First: []string{"Stop watering.", "Smell the drainage hole, press the base.", "Look at the roots the same day."},
 	},
 	{
-		ID: "smell", Title: "It smells sour or rotten", Family: OtherTrouble, Lasts: true,
+		ID: "smell", Title: "It smells sour or rotten", Family: OtherTrouble, Lasts: true, NoWater: true, NoFeed: true,
 		First: []string{"Stop watering and empty the saucer.", "Press the base; look at the roots."},
 	},
 	{
@@ -77,7 +80,7 @@ var signals = [...]Signal{
 		},
 	},
 	{
-		ID: SignalRootsLost, Title: "Live roots are being lost", Family: OtherTrouble,
+		ID: SignalRootsLost, Title: "Live roots are being lost", Family: OtherTrouble, NoFeed: true,
 		First: []string{"Stop feeding; feel how wet it is below.", "Smell the drainage hole."},
 	},
 	{
@@ -93,11 +96,11 @@ var signals = [...]Signal{
 		First: []string{"Out of the sun, into moving air.", "Feel whether it is dry."},
 	},
 	{
-		ID: SignalNoDrink, Title: "It does not drink", Family: OtherTrouble,
+		ID: SignalNoDrink, Title: "It does not drink", Family: OtherTrouble, NoWater: true, NoFeed: true,
 		First: []string{"No more water until it is lighter.", "Smell the drainage hole; look at the roots if it smells."},
 	},
 	{
-		ID: SignalWetWater, Title: "Watered again and again while wet", Family: OtherTrouble,
+		ID: SignalWetWater, Title: "Watered again and again while wet", Family: OtherTrouble, NoWater: true,
 		First: []string{
 			"No more water until the stick comes out dry at its depth.",
 			"Empty the saucer, smell the drainage hole.",

@@ -46,9 +46,9 @@ func (c Count) total() int { return c.Live + c.Doubtful + c.DeadDry + c.Mushy }
 type Tally struct {
 	InMedium   Count    `json:"inMedium"`
 	InAir      Count    `json:"inAir"`
-	LongestMM  *float64 `json:"longestMm,omitempty" doc:"Longest live root, mm."`
-	Tips       *int     `json:"tips,omitempty" doc:"Growing tips."`
-	RootBallCM *float64 `json:"rootBallCm,omitempty" doc:"Width of the live root ball, cm."`
+	LongestMM  *float64 `json:"longestMm,omitempty" minimum:"-9999" maximum:"99999" doc:"Longest live root, mm."`
+	Tips       *int     `json:"tips,omitempty" minimum:"-9999" maximum:"99999" doc:"Growing tips."`
+	RootBallCM *float64 `json:"rootBallCm,omitempty" minimum:"-999" maximum:"9999" doc:"Width of the live root ball, cm."`
 }
 
 // Counted gives the number of roots in the tally.

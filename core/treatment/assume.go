@@ -125,7 +125,7 @@ func usualMedium(s Situation, seat facts.Seat) facts.MediumClass {
 	default:
 		parts = habit.Mix
 	}
-	if class := classOf(&Params{Mix: parts}); class != "" {
+	if class := MixClass(parts); class != "" {
 		return class
 	}
 	return facts.Soil

@@ -1,25 +1,14 @@
 package treatment_test
 
 import (
-	"encoding/json"
 	"fmt"
 	"math/rand/v2"
 	"slices"
-	"strings"
-	"testing"
-
-	"github.com/stretchr/testify/require"
 
 	"tendermend/core/facts"
 	"tendermend/core/gate"
-	"tendermend/core/plant"
 	"tendermend/core/treatment"
-	"tendermend/core/treatment/check"
-	"tendermend/core/treatment/compose"
-	"tendermend/internal/approve"
 )
-
-const approvedDamage = "testdata/damaged.txt"
 
 // damages are things that go wrong with plans, each at a place of chance; the
 // words say what was done.
@@ -100,40 +89,6 @@ var damages = []func(*rand.Rand, *treatment.Plan) string{
 func place(r *rand.Rand, p *treatment.Plan) (*treatment.Sitting, int) {
 	s := &p.Sittings[r.IntN(len(p.Sittings))]
 	return s, r.IntN(len(s.Steps))
-}
-
-// What the checker says of damaged plans was read once, and stays so until
-// somebody approves the change, with APPROVE=1.
-func TestPlansStayAsBrokenAsTheyWereApproved(t *testing.T) {
-	var made strings.Builder
-	kinds := plant.Profiles()
-	for n := range 800 {
-		r := rand.New(rand.NewPCG(3, uint64(n))) // of its own: a change in one plan moves no other
-		s := anySituation(r, kinds)
-		whole, err := compose.Plan(s)
-		require.NoError(t, err)
-		if len(whole.Sittings) == 0 {
-			continue
-		}
-		raw, err := json.Marshal(whole)
-		require.NoError(t, err)
-		for _, damage := range damages {
-			var p treatment.Plan
-			require.NoError(t, json.Unmarshal(raw, &p))
-			words := damage(r, &p)
-			if words == "" {
-				continue
-			}
-			list, err := check.Plan(s, p)
-			require.NoError(t, err)
-			fmt.Fprintf(&made, "%d %s:", n, words)
-			for _, b := range list {
-				fmt.Fprintf(&made, " %s@%d.%d", b.Rule, b.Sitting, b.Index)
-			}
-			made.WriteString("\n")
-		}
-	}
-	approve.Text(t, approvedDamage, made.String(), "\n")
 }
 
 func toDay(n int) gate.Gate { return gate.Gate{gate.OnDay(n)} }

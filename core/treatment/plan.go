@@ -1,6 +1,7 @@
 package treatment
 
 import (
+	"cmp"
 	"tendermend/core/cause"
 	"tendermend/core/facts"
 	"tendermend/core/gate"
@@ -28,7 +29,7 @@ const MostToday = 5
 // Outcome says how an ending is to be counted.
 type Outcome struct {
 	Shown       string `json:"shown"`
-	LivingParts int    `json:"livingParts"`
+	LivingParts int    `json:"livingParts" minimum:"0" maximum:"9999"`
 }
 
 // Term is one weight of a school's score.
@@ -63,7 +64,7 @@ type Sitting struct {
 type Step struct {
 	Op        OperatorID `json:"op"`
 	Organ     Organ      `json:"organ"`
-	Every     int        `json:"every" doc:"Days after which it is done again; 0 for once."`
+	Every     int        `json:"every" minimum:"0" maximum:"9999" doc:"Days after which it is done again; 0 for once."`
 	Until     gate.Gate  `json:"until" doc:"What ends it."`
 	Params    Params     `json:"params"`
 	Cause     cause.ID   `json:"cause,omitempty" doc:"The cause that asks for it, where one alone does."`
@@ -73,6 +74,26 @@ type Step struct {
 	Args      string     `json:"args,omitempty" doc:"The step as a line of a check plan says it."`
 	// Against are rules that the carer set aside for this step, with the reason.
 	Against map[RuleID]string `json:"against,omitempty"`
+}
+
+// Of is whom a step is done to: the plant itself, the pieces that were taken from it, or the other parts of it.
+func (s Step) Of() Target {
+	if s.Organ == OnPieces {
+		return cmp.Or(s.Params.For, ForPieces)
+	}
+	return s.Params.For
+}
+
+// theirWater is what the water of those is called that were parted from the plant.
+var theirWater = map[Target]string{ForPieces: "Water the pieces", ForPart: "Water what was divided off"}
+
+// Title is what a step is called: as its operator, but for the water of what was parted from the plant.
+func (s Step) Title() string {
+	if said := theirWater[s.Of()]; said != "" && s.Op == ByRule {
+		return said
+	}
+	o, _ := OperatorByID(s.Op)
+	return o.Title
 }
 
 // Params are what an operator is done with. Lengths in cm, volumes in ml,

@@ -48,7 +48,7 @@ func rareFacts(r *rand.Rand, a *facts.Facts) {
 // What is seldom known of a plant breaks no rule either.
 func TestPlansOfRareFactsBreakNoRule(t *testing.T) {
 	var drawn sweep
-	drawn.run(t, func(in chan<- treatment.Situation) {
+	drawn.run(func(in chan<- treatment.Situation) {
 		r, kinds := rand.New(rand.NewPCG(seed, 77)), plant.Profiles()
 		for range sampled.random {
 			s := anySituation(r, kinds)

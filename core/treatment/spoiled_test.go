@@ -2,20 +2,26 @@ package treatment_test
 
 import (
 	"encoding/json"
+	"fmt"
+	"maps"
 	"math/rand/v2"
+	"os"
 	"runtime"
 	"slices"
+	"strings"
 	"sync"
-	"sync/atomic"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"golang.org/x/sync/errgroup"
 
 	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
 	"tendermend/core/treatment/compose"
+	"tendermend/internal/approve"
 )
 
 // every changes the steps of a plan with some operators.
@@ -84,35 +90,105 @@ var spoilers = []func(*treatment.Plan){
 	},
 }
 
+// shown names, for each rule, a drawn situation whose spoiled plan breaks it: so nobody has to look for one each
+// time. A rule that is not broken there any more is looked for; APPROVE=1 writes down where all were found.
+const shown = "testdata/shown.txt"
+
+// mostDraws is how many situations are drawn to find a rule.
+const mostDraws = 12_000
+
 // Every rule is one that plans could break: spoiled, each of them is refused with it.
 // The plans themselves are made by the program that ships, which breaks none.
 func TestEveryRuleIsSeenWhereAPlanIsSpoiled(t *testing.T) {
-	const most = 12000 // situations
-	rules, kinds := treatment.Rules(), plant.Profiles()
-	var seen sync.Map
-	var found, drawn atomic.Int64
-	var wg sync.WaitGroup
-	for range runtime.GOMAXPROCS(0) {
-		wg.Go(func() {
-			for n := drawn.Add(1); n <= most && int(found.Load()) < len(rules); n = drawn.Add(1) {
-				r := rand.New(rand.NewPCG(seed, uint64(n)))
-				s := anySituation(r, kinds)
-				if f := prone[rules[int(n)%len(rules)].ID]; f != nil {
-					f(&s)
-				}
-				for _, id := range spoiledBy(t, r, s) {
-					if _, known := seen.LoadOrStore(id, true); !known {
-						found.Add(1)
-					}
-				}
-			}
-		})
+	raw, err := os.ReadFile(shown)
+	require.True(t, err == nil || approve.Taking(), "nothing says where rules are shown: %v", err)
+	draws := map[draw]bool{}
+	for line := range strings.Lines(string(raw)) {
+		var rule, near string
+		var n int
+		_, err := fmt.Sscan(line, &rule, &n, &near)
+		require.NoError(t, err, line)
+		draws[draw{n, treatment.RuleID(near)}] = true
 	}
-	wg.Wait()
-	for _, rule := range rules {
-		_, is := seen.Load(rule.ID)
+	found := finding{at: map[treatment.RuleID]draw{}}
+	if !approve.Taking() {
+		found.in(t, slices.Collect(maps.Keys(draws)))
+	}
+	for n := 1; n <= mostDraws && len(found.missing()) > 0; n += 16 {
+		next := map[draw]bool{}
+		for _, id := range found.missing() {
+			for k := range 16 {
+				if prone[id] == nil {
+					id = anyRule
+				}
+				next[draw{n + k, id}] = true
+			}
+		}
+		found.in(t, slices.Collect(maps.Keys(next)))
+	}
+	for _, rule := range treatment.Rules() {
+		_, is := found.at[rule.ID]
 		assert.True(t, is, "%s: no spoiled plan breaks it, the checker does not see it: %s", rule.ID, rule.Never)
 	}
+	if approve.Taking() {
+		var b strings.Builder
+		for _, rule := range treatment.Rules() {
+			fmt.Fprintln(&b, rule.ID, found.at[rule.ID].n, found.at[rule.ID].near)
+		}
+		require.NoError(t, os.WriteFile(shown, []byte(b.String()), 0o600))
+	}
+}
+
+// draw is a drawn situation, made more like those that a rule is about.
+type draw struct {
+	n    int
+	near treatment.RuleID
+}
+
+// anyRule is a situation as it is drawn.
+const anyRule treatment.RuleID = "any"
+
+// finding is in which draw each rule was found broken.
+type finding struct {
+	mu sync.Mutex
+	at map[treatment.RuleID]draw
+}
+
+func (f *finding) missing() (ids []treatment.RuleID) {
+	f.mu.Lock()
+	defer f.mu.Unlock()
+	for _, rule := range treatment.Rules() {
+		if _, is := f.at[rule.ID]; !is {
+			ids = append(ids, rule.ID)
+		}
+	}
+	return ids
+}
+
+// in spoils the plans of drawn situations, side by side.
+func (f *finding) in(t *testing.T, draws []draw) {
+	t.Helper()
+	kinds := plant.Profiles()
+	var g errgroup.Group
+	g.SetLimit(runtime.GOMAXPROCS(0))
+	for _, d := range draws {
+		g.Go(func() error {
+			r := rand.New(rand.NewPCG(seed, uint64(d.n)))
+			s := anySituation(r, kinds)
+			if change := prone[d.near]; change != nil {
+				change(&s)
+			}
+			for _, id := range spoiledBy(t, r, s) {
+				f.mu.Lock()
+				if _, known := f.at[id]; !known {
+					f.at[id] = d
+				}
+				f.mu.Unlock()
+			}
+			return nil
+		})
+	}
+	_ = g.Wait()
 }
 
 // spoiledBy lists the rules by which the plan of a situation is refused when it is

@@ -226,6 +226,21 @@ func anyChoices(r *rand.Rand) (ch treatment.Choices) {
 	return ch
 }
 
+// judges say what is wrong with a plan beside the rules, in words; nothing where all is well. Each drawn
+// situation is planned for once, and its plan handed to all of them.
+var judges = []func(treatment.Situation, treatment.Plan) string{
+	func(_ treatment.Situation, p treatment.Plan) string { return sound(p) },
+	func(_ treatment.Situation, p treatment.Plan) string { return fromNowhere(p) },
+	func(_ treatment.Situation, p treatment.Plan) string { return unwatched(p) },
+	func(_ treatment.Situation, p treatment.Plan) string { return unattended(p) },
+}
+
+// plainJudges judge plans for which nobody chose anything and one thing is the matter.
+var plainJudges = []func(treatment.Situation, treatment.Plan) string{
+	withoutGoal,
+	func(_ treatment.Situation, p treatment.Plan) string { return ruleTwice(p) },
+}
+
 // sweep composes and checks situations side by side and reports what breaks.
 type sweep struct {
 	mu     sync.Mutex
@@ -233,11 +248,14 @@ type sweep struct {
 	broken map[treatment.RuleID]int
 	shown  []string
 	done   map[treatment.OperatorID]bool
+	doneOf map[cause.ID]map[treatment.OperatorID]bool         // by the one cause that was accepted
+	waited int                                                // plans in which work on the roots waits
+	also   []func(treatment.Situation, treatment.Plan) string // who judges these beside the others
 }
 
-func (w *sweep) run(t *testing.T, feed func(chan<- treatment.Situation)) {
-	t.Helper()
+func (w *sweep) run(feed func(chan<- treatment.Situation)) {
 	w.broken, w.done = map[treatment.RuleID]int{}, map[treatment.OperatorID]bool{}
+	w.doneOf = map[cause.ID]map[treatment.OperatorID]bool{}
 	in := make(chan treatment.Situation, 256)
 	go func() { feed(in); close(in) }()
 	var wg sync.WaitGroup
@@ -261,16 +279,14 @@ func (w *sweep) one(s treatment.Situation) {
 	if err != nil {
 		words = "fails: " + err.Error()
 	} else {
-		words = cmp.Or(sound(p), fromNowhere(p), unwatched(p))
+		for _, wrong := range append(judges, w.also...) {
+			words = cmp.Or(words, wrong(s, p))
+		}
 	}
 	w.mu.Lock()
 	defer w.mu.Unlock()
 	w.plans++
-	for _, sit := range p.Sittings {
-		for _, x := range sit.Steps {
-			w.done[x.Op] = true
-		}
-	}
+	w.note(s, p)
 	for i, b := range list {
 		if i == 0 || list[i-1].Rule != b.Rule {
 			w.broken[b.Rule]++
@@ -282,6 +298,27 @@ func (w *sweep) one(s treatment.Situation) {
 	if (len(list) > 0 || words != "") && len(w.shown) < 12 {
 		raw, _ := json.Marshal(s)
 		w.shown = append(w.shown, fmt.Sprintf("%+v %s\n   %s", list, words, raw))
+	}
+}
+
+// note keeps what is done in a plan.
+func (w *sweep) note(s treatment.Situation, p treatment.Plan) {
+	of := map[treatment.OperatorID]bool{}
+	if len(s.Causes) == 1 && s.Wish == "" {
+		if w.doneOf[s.Causes[0]] == nil {
+			w.doneOf[s.Causes[0]] = of
+		}
+		of = w.doneOf[s.Causes[0]]
+	}
+	waits := false
+	for _, sit := range p.Sittings {
+		waits = waits || reworks(sit)
+		for _, x := range sit.Steps {
+			w.done[x.Op], of[x.Op] = true, true
+		}
+	}
+	if waits {
+		w.waited++
 	}
 }
 
@@ -472,14 +509,24 @@ func anySituations(n int, from uint64) func(chan<- treatment.Situation) {
 	}
 }
 
-func TestPlansBreakNoRule(t *testing.T) {
-	var plain, drawn sweep
-	plain.run(t, func(in chan<- treatment.Situation) {
+// plainly is the sweep of the plain situations, done once.
+var plainly = sync.OnceValue(func() *sweep {
+	w := sweep{also: plainJudges}
+	w.run(func(in chan<- treatment.Situation) {
 		plainSituations(sampled.kinds, func(s treatment.Situation) { in <- s })
 	})
+	return &w
+})
+
+func TestPlansBreakNoRule(t *testing.T) {
+	plain := plainly()
 	plain.report(t, "every kind, cause, wish and season")
-	drawn.run(t, anySituations(sampled.random, 1))
+	drawn := sweep{also: []func(treatment.Situation, treatment.Plan) string{
+		func(_ treatment.Situation, p treatment.Plan) string { return waitsUnattended(p) },
+	}}
+	drawn.run(anySituations(sampled.random, 1))
 	drawn.report(t, "random situations")
+	assert.Greater(t, drawn.waited, 100, "too few plans with work that waits were drawn")
 	for _, o := range treatment.Operators() {
 		assert.True(t, plain.done[o.ID] || drawn.done[o.ID], "%s stands in no plan", o.ID)
 	}

@@ -18,9 +18,12 @@ type Pot struct {
 	Pace     float64 // of the drying clock, a day while away
 	Content  float64 // now, as a share of what it holds
 	DaysToGo int     // until leaving
+	Begun    bool    // the carer is gone: nobody waters or moves it before
 	Resting  bool    // never watered meanwhile
 	// NoCover says that no bag may go over it: it rots, has hairs or stores water.
 	NoCover bool
+	// Apart says that it is kept apart, or should be: it is not stood among others.
+	Apart bool
 }
 
 // Aid is what slows the drying of a pot that stays alone.
@@ -89,13 +92,18 @@ func For(p Pot, away int, turnedDown bool) Plan {
 		pace *= cooler
 	}
 	even := p.Rule.Name == plant.Even
-	plan.WaterBefore = out <= p.Rule.Met+dueWithin || even && out < evenBelow
+	plan.WaterBefore = !p.Begun && (out <= p.Rule.Met+dueWithin || even && out < evenBelow)
 	if plan.WaterBefore {
 		out = filledTo
 	}
 	plan.Risk = p.risk(out, pace, away)
 	plan.SafeDays = p.safeDays(out, pace)
 	if plan.Risk <= safe {
+		return plan
+	}
+	if p.Begun {
+		safeFull := p.safeDays(filledTo, pace)
+		plan.sit(p, pace, max(0, plan.SafeDays), safeFull, away)
 		return plan
 	}
 	for _, aids := range p.aids() {
@@ -108,26 +116,30 @@ func For(p Pot, away int, turnedDown bool) Plan {
 			return plan
 		}
 	}
-	plan.sit(p, pace, away)
+	plan.sit(p, pace, away, plan.SafeDays, away)
 	return plan
 }
 
 // aids are what may be tried, the mildest first.
 func (p Pot) aids() [][]Aid {
-	list := [][]Aid{{OutOfSun}, {OutOfSun, Together}}
+	list := [][]Aid{{OutOfSun}}
+	if !p.Apart {
+		list = append(list, []Aid{OutOfSun, Together})
+	}
 	if !p.NoCover {
 		list = append(list, []Aid{Covered, OutOfSun})
 	}
 	return list
 }
 
-// sit names the days on which somebody waters, and how much.
-func (plan *Plan) sit(p Pot, pace float64, away int) {
+// sit names the days on which somebody waters, and how much: the first time by a day at the latest, and then as often
+// as it is safe for so many days.
+func (plan *Plan) sit(p Pot, pace float64, latest, safeFor, away int) {
 	plan.Verdict = Sitter
 	drops := p.Rate * pace
 	usual := math.RoundToEven(drying.Between(filledTo, p.Rule.Met) / drops)
-	gap := max(leastGap, min(plan.SafeDays, int(usual)))
-	for d := gap; d < away; d += gap {
+	gap := max(leastGap, min(safeFor, int(usual)))
+	for d := min(latest, gap); d < away; d += gap {
 		plan.Days = append(plan.Days, d)
 	}
 	lost := filledTo - drying.Dry(filledTo, drops*float64(gap))

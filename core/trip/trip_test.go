@@ -78,6 +78,9 @@ func TestTripsHoldTogether(t *testing.T) {
 				last = plan.Risk
 				assert.LessOrEqual(t, trip.For(p, away, true).Risk, plan.Risk+1e-9)
 				assert.Equal(t, plan.Verdict == trip.Lasts, plan.Risk <= .10)
+				alone := p
+				alone.Apart = true
+				assert.NotContains(t, trip.For(alone, away, false).Aids, trip.Together, "what is kept apart stays alone")
 				for _, d := range plan.Days {
 					assert.Less(t, d, away)
 					assert.GreaterOrEqual(t, d, 2)

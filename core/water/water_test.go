@@ -96,6 +96,12 @@ func TestTheHalfOfTheYearIsThatOfAGapsMiddle(t *testing.T) {
 	assert.Len(t, water.GapsOf([]day.Day{september, september + 10, september + 20}, september+411, false, awake), 2)
 }
 
+// Two waterings of one day are no gap.
+func TestGapsAreBetweenDays(t *testing.T) {
+	assert.Equal(t, []float64{3, 1}, water.Gaps([]day.Day{5, 5, 8, 9, 9}))
+	assert.Empty(t, water.Gaps([]day.Day{5}))
+}
+
 func TestMedian(t *testing.T) {
 	assert.Zero(t, water.Median(nil))
 	assert.Equal(t, 4.0, water.Median([]float64{9, 4, 1}))

@@ -5,7 +5,7 @@ package working
 // Input is one value that went into a number.
 type Input struct {
 	Name  string  `json:"name"`
-	Value float64 `json:"value"`
+	Value float64 `json:"value" minimum:"-1000000000000" maximum:"1000000000000"`
 	Unit  string  `json:"unit,omitempty"`
 }
 
@@ -20,7 +20,7 @@ type Working struct {
 // Amount is a computed quantity with its working.
 type Amount struct {
 	What    string  `json:"what"`
-	Value   float64 `json:"value"`
+	Value   float64 `json:"value" minimum:"-1000000000" maximum:"1000000000"`
 	Unit    string  `json:"unit" doc:"ml, l, cm, g or a count; always metric, turned into others by the screen."`
 	Working Working `json:"working"`
 }

@@ -18,7 +18,7 @@ import (
 // File is a picture of a folder before it is sent.
 type File struct {
 	Path string `json:"path" maxLength:"400" doc:"Its name with the folders above it, by slashes."`
-	Size int    `json:"size" doc:"Bytes, so that the same file is known again."`
+	Size int    `json:"size" minimum:"0" maximum:"2147483647" doc:"Bytes, so that the same file is known again."`
 	// Camera is when the camera says that it was taken; Written when the file was written.
 	Camera  *day.Day `json:"camera,omitempty" doc:"The day that the camera wrote into it."`
 	Written *day.Day `json:"written,omitempty" doc:"The day on which the file was written."`

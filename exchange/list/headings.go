@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"slices"
 	"strings"
+	"sync"
 
 	"github.com/agnivade/levenshtein"
 
@@ -117,15 +118,21 @@ func measureOf(said string) string {
 	if name == "" {
 		return ""
 	}
+	return measuresByName()[name]
+}
+
+// measuresByName are the measures by what they are called, in the order of the tables.
+var measuresByName = sync.OnceValue(func() map[string]string {
+	list := map[string]string{}
 	for _, m := range recovery.Measures() {
 		for _, called := range []string{m.ID, m.Short, m.Ask} {
-			if sense(called) == name {
-				return m.ID
+			if _, taken := list[sense(called)]; !taken {
+				list[sense(called)] = m.ID
 			}
 		}
 	}
-	return ""
-}
+	return list
+})
 
 // near says whether two words differ by one letter at most.
 func near(a, b string) bool { return levenshtein.ComputeDistance(a, b) <= 1 }
@@ -196,7 +203,7 @@ func (r *reader) looksLike(rows []line, at int) field {
 		if numbers.MatchString(row.cells[at]) || worded.MatchString(strings.ToLower(row.cells[at])) {
 			days++
 		}
-		if len(r.called(row.cells[at])) == 1 {
+		if len(r.names.Called(row.cells[at])) == 1 {
 			kinds++
 		}
 	}

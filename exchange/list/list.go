@@ -88,7 +88,10 @@ func Read(raw []byte, kinds plant.Kinds, today day.Day, as map[string]string) (P
 		const said = "this file has more than %s; part it and take the parts in one after the other"
 		return Preview{}, fmt.Errorf(said, working.Count(mostRows, "row"))
 	}
-	r := reader{kinds: kinds, today: today, called: kinds.Lookup(), known: map[string]found{}}
+	r := reader{
+		kinds: kinds, names: kinds.Names(), today: today,
+		known: map[string]found{}, within: map[string]string{}, habits: map[string]string{},
+	}
 	r.out = Preview{Plants: []Listed{}, Readings: []ReadingRow{}, Problems: []RowProblem{}, Columns: []Heading{}}
 	body := r.head(rows, as)
 	r.days = orderOf(body, r.columnsAs(fieldArrived, fieldOn))
@@ -101,13 +104,17 @@ func Read(raw []byte, kinds plant.Kinds, today day.Day, as map[string]string) (P
 
 // reader reads the rows of one list.
 type reader struct {
-	kinds  plant.Kinds
-	called func(said string) []plant.Profile
-	known  map[string]found // what was looked up before: lists say the same names again
-	today  day.Day
-	as     []field // what each column is
-	days   order
-	out    Preview
+	kinds plant.Kinds
+	names *plant.Names
+	// What was looked up before, by what was said: lists say the same again.
+	known   map[string]found  // kinds
+	within  map[string]string // kinds that are named in something longer
+	habits  map[string]string // ways of growing
+	guesses int               // names so far that were compared letter by letter
+	today   day.Day
+	as      []field // what each column is
+	days    order
+	out     Preview
 }
 
 func (r *reader) problem(row int, column, why string) {

@@ -49,14 +49,20 @@ func (r *reader) kind(row line, p *Listed) {
 	said := r.cell(row, fieldKind)
 	habit := r.cell(row, fieldHabit)
 	if said != "" {
-		id, why := r.kindOf(said)
-		if h := habitOf(said); why != "" && h != "" && habit == "" {
-			p.Habit = h // it says how it grows, and not what it is
-			return
+		f := r.kindOf(said)
+		if f.id == "" && habit == "" {
+			if h := r.habitOf(said); h != "" {
+				p.Habit = h // it says how it grows, and not what it is
+				return
+			}
 		}
-		p.Kind = id
-		if why != "" {
-			r.problem(row.n, r.heading(fieldKind), why)
+		p.Kind = f.id
+		switch {
+		case f.id != "":
+		case !f.several && habit != "":
+			p.Note = withKind(p.Note, said) // it is taken in by how it grows
+		default:
+			r.problem(row.n, r.heading(fieldKind), f.why)
 		}
 	} else {
 		p.Kind = r.kindIn(p.Name)
@@ -70,7 +76,7 @@ func (r *reader) kind(row line, p *Listed) {
 		}
 		return
 	}
-	switch h := habitOf(habit); {
+	switch h := r.habitOf(habit); {
 	case h == "":
 		r.problem(row.n, r.heading(fieldHabit), fmt.Sprintf("there is no way of growing called %q; one of: %s", habit,
 			habitNames()))
@@ -83,35 +89,51 @@ func (r *reader) kind(row line, p *Listed) {
 	}
 }
 
-// found is the kind that a name stands for, or what is wanting.
-type found struct{ id, why string }
+// found is the kind that a name stands for, or what is wanting: it is the name of none, or of several.
+type found struct {
+	id, why string
+	several bool
+}
 
-// kindOf is the kind that has a name; why says what is wanting where it is none, or several.
-func (r *reader) kindOf(said string) (id, why string) {
+// kindOf is the kind that has a name.
+func (r *reader) kindOf(said string) found {
 	key := sense(said)
 	f, known := r.known[key]
 	if !known {
-		f.id, f.why = r.lookUp(said)
+		f = r.lookUp(said)
 		r.known[key] = f
 	}
-	return f.id, f.why
+	return f
 }
 
 // How many words a name of a kind has at most, and how many letters at least, where it
-// stands among others.
+// stands among others; how many words of a cell are read for one; and how many names of a file
+// are compared with all others letter by letter.
 const (
 	mostNameWords    = 5
 	leastNameLetters = 5
+	mostCellWords    = 30
+	mostGuesses      = 5000
 )
 
 // kindIn is the one kind that the name of a plant names, the longest name first; empty
 // where it names none, or several.
 func (r *reader) kindIn(name string) string {
+	id, known := r.within[name]
+	if !known {
+		id = r.kindWithin(name)
+		r.within[name] = id
+	}
+	return id
+}
+
+func (r *reader) kindWithin(name string) string {
 	words := strings.Fields(name)
+	words = words[:min(len(words), mostCellWords)]
 	for n := min(mostNameWords, len(words)); n > 0; n-- {
 		for from := 0; from+n <= len(words); from++ {
 			said := strings.Join(words[from:from+n], " ")
-			if list := r.called(said); len(list) == 1 && len(said) >= leastNameLetters {
+			if list := r.names.Called(said); len(list) == 1 && len(said) >= leastNameLetters {
 				return list[0].ID
 			}
 		}
@@ -119,34 +141,32 @@ func (r *reader) kindIn(name string) string {
 	return ""
 }
 
-func (r *reader) lookUp(said string) (id, why string) {
+func (r *reader) lookUp(said string) found {
 	if k, known := r.kinds.ByID(strings.ToLower(said)); known {
-		return k.ID, ""
+		return found{id: k.ID}
 	}
-	list := r.called(said)
-	if len(list) == 0 {
-		for _, m := range r.kinds.Matches(said, mostOffered) {
-			if m.Misspelt(said) {
-				list = append(list, m.Profile)
-			}
-		}
+	list := r.names.Called(said)
+	if len(list) == 0 && r.guesses < mostGuesses {
+		r.guesses++
+		list = r.names.Misspelt(said, mostOffered)
 	}
 	if len(list) == 0 {
 		if in := r.kindIn(said); in != "" {
-			return in, ""
+			return found{id: in}
 		}
 	}
 	switch len(list) {
 	case 1:
-		return list[0].ID, ""
+		return found{id: list[0].ID}
 	case 0:
-		return "", fmt.Sprintf("no kind is called %q here; give another of its names, or how it grows", said)
+		return found{why: fmt.Sprintf("no kind is called %q here; give another of its names, or how it grows", said)}
 	}
 	names := make([]string, 0, mostOffered)
 	for _, k := range list[:min(len(list), mostOffered)] {
 		names = append(names, k.Botanical)
 	}
-	return "", fmt.Sprintf("%q is the name of several kinds: %s; give one of these", said, strings.Join(names, ", "))
+	const several = "%q is the name of several kinds: %s; give one of these"
+	return found{why: fmt.Sprintf(several, said, strings.Join(names, ", ")), several: true}
 }
 
 // mostOffered is how many kinds are named where one must be chosen.
@@ -164,6 +184,16 @@ var habitsByName = sync.OnceValue(func() (list []habitCalled) {
 	}
 	return list
 })
+
+// habitOf is habitOf, remembered.
+func (r *reader) habitOf(said string) string {
+	id, known := r.habits[said]
+	if !known {
+		id = habitOf(said)
+		r.habits[said] = id
+	}
+	return id
+}
 
 // habitOf is the way of growing that has an id or a name, with a letter wrong too; empty
 // where there is none.

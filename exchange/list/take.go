@@ -8,6 +8,7 @@ import (
 	"slices"
 	"strconv"
 	"strings"
+	"unicode/utf8"
 
 	"tendermend/core/day"
 	"tendermend/core/plant"
@@ -52,7 +53,11 @@ type Here struct {
 // with all of them.
 func Understand(raw []byte, here Here, as map[string]string) (exchange.Archive, error) {
 	if Ours(raw) {
-		return exchange.Understand(raw, here.Today)
+		a, err := exchange.Understand(raw, here.Today)
+		if err == nil && len(a.Kinds) == 0 {
+			byHabit(a.Plants, here.Kinds)
+		}
+		return a, err
 	}
 	p, read, err := Look(raw, here, as)
 	switch {
@@ -67,6 +72,32 @@ func Understand(raw []byte, here Here, as map[string]string) (exchange.Archive, 
 	}
 	return p.archive(here.Today)
 }
+
+// byHabit takes plants of a register whose kind is not known here in by their way of growing: what the kind is called
+// stands in their notes.
+func byHabit(plants []exchange.Plant, kinds plant.Kinds) {
+	for _, p := range plants {
+		for _, e := range p.Entries {
+			if a := e.Arrived; a != nil && a.Profile != "" && p.KindName != "" {
+				if _, known := kinds.ByID(a.Profile); !known {
+					a.Profile, a.Note = "", withKind(a.Note, p.KindName)
+				}
+			}
+		}
+	}
+}
+
+// withKind is a note that says what a kind is called which is not known here, as far as there is room.
+func withKind(note, called string) string {
+	said := strings.TrimSpace(note + "\nIts kind: " + called + ".")
+	if utf8.RuneCountInString(said) > longestNote {
+		return note
+	}
+	return said
+}
+
+// longestNote is how long the note of an arrival may be.
+const longestNote = 2000
 
 // Look is Read, held against what is here: readings of plants that are not are problems. It
 // gives the readings as entries too.

@@ -28,13 +28,13 @@ var Today = day.Of(2026, time.November, 24)
 // Clock stands at noon of that day.
 func Clock() time.Time { return Today.Time().Add(12 * time.Hour) }
 
-// Run starts PostgreSQL, runs the package's tests and stops it. Call it from
+// Run starts PostgreSQL, runs the package's tests, does what is to be done after them and stops it. Call it from
 // TestMain.
-func Run(m *testing.M) {
-	os.Exit(run(m))
+func Run(m *testing.M, after ...func()) {
+	os.Exit(run(m, after))
 }
 
-func run(m *testing.M) int {
+func run(m *testing.M, after []func()) int {
 	s, stop, err := localpg.Scratch(context.Background(), "test")
 	if err != nil {
 		fmt.Fprintln(os.Stderr, err)
@@ -44,6 +44,11 @@ func run(m *testing.M) int {
 	defer func() {
 		if err := stop(); err != nil {
 			fmt.Fprintln(os.Stderr, err)
+		}
+	}()
+	defer func() {
+		for _, do := range after {
+			do()
 		}
 	}()
 	return m.Run()
@@ -74,6 +79,7 @@ func Copy(t testing.TB, name string, fill func(context.Context, *store.Store) er
 		require.NoError(t, err)
 		s, err := store.Open(url, Clock)
 		require.NoError(t, err)
+		s.HashCheaply()
 		require.NoError(t, s.Migrate(t.Context()))
 		require.NoError(t, fill(t.Context(), s))
 		require.NoError(t, s.DB.Close())
@@ -83,6 +89,7 @@ func Copy(t testing.TB, name string, fill func(context.Context, *store.Store) er
 	require.NoError(t, err)
 	s, err := store.Open(url, Clock)
 	require.NoError(t, err)
+	s.HashCheaply()
 	t.Cleanup(func() { _ = s.DB.Close() })
 	return s
 }

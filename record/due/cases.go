@@ -90,6 +90,9 @@ func mendingTasks(s record.State, add func(Task), last day.Day) {
 				how = "Until " + step.Until + "."
 			}
 		}
+		if s.Stopped(step, on) {
+			continue
+		}
 		add(Task{
 			Kind: Step, From: on, Until: on + 2, What: what, How: how, Why: why,
 			Minutes: step.Minutes, Step: step.ID, Gate: step.Gate, Weight: 4,

@@ -36,6 +36,7 @@ func Routine(s record.State, south bool) []care.Due {
 	if here, known := s.AirOn(lastKnown(s)); known {
 		p.Dim = dim(s, here)
 	}
+	p.Covered, p.Dimmed = s.StillOn()
 	later := func(job care.Job, on day.Day) { p.Last[job] = max(p.Last[job], on) }
 	if r, read := s.Readings.Last(recovery.LivePests); read {
 		later(care.PestLook, r.On)
@@ -51,6 +52,9 @@ func Routine(s record.State, south bool) []care.Due {
 	}
 	p.Off = slices.Sorted(maps.Keys(s.JobsOff))
 	list := care.Routine(p)
+	if s.Unfed() { // what sounds is answered first
+		list = slices.DeleteFunc(list, func(d care.Due) bool { return d.Job == care.Feed })
+	}
 	for i := range list {
 		since := s.ArrivedOn
 		if last := list[i].Last; last != nil {

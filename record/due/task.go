@@ -204,7 +204,7 @@ func treatTask(s record.State, add func(Task)) {
 
 // stallTask asks to look below where it stands still.
 func stallTask(s record.State, south bool, add func(Task)) {
-	if on, can := StallsOn(s, south); can {
+	if on, can := StallsOn(s, south); can && !s.Unfed() {
 		add(Task{
 			Kind: Stall, From: on, Until: on + 7, Minutes: 5, Weight: 4, Case: s.Case.ID,
 			What: "Look below: it stands still",

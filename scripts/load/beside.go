@@ -29,7 +29,8 @@ const (
 // amongOthers copies the database, fills others in beside the collection there, and asks each
 // address of both in turns: what a collection costs must not grow with the others.
 func amongOthers(
-	ctx context.Context, pg *localpg.Server, alone string, heavy uuid.UUID, others, asks int, open []*store.Store,
+	ctx context.Context, t *table, pg *localpg.Server, alone string, heavy uuid.UUID, others, asks int,
+	open []*store.Store,
 ) error {
 	for _, s := range open { // a database is copied while nobody is connected; they connect again by themselves
 		s.DB.SetMaxIdleConns(0)
@@ -79,6 +80,7 @@ func amongOthers(
 			slices.Sort(times[i])
 			of[i] = times[i][len(times[i])/2]
 		}
+		t.among(row.name, float64(of[1])/float64(of[0]))
 		fmt.Printf("%-34s %9s %9s %8.2f\n", row.name, ms(of[0]), ms(of[1]), float64(of[1])/float64(of[0]))
 	}
 	return nil

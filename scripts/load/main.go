@@ -43,6 +43,7 @@ func run(dir string, plants, entries, others, asks, at int) error {
 	if err != nil {
 		return err
 	}
+	localpg.StopOnSignal(stop)
 	defer func() { _ = stop() }()
 	s, err := store.Open(pg.URL(), time.Now)
 	if err != nil {
@@ -72,10 +73,17 @@ func run(dir string, plants, entries, others, asks, at int) error {
 	}
 	h := httptest.NewServer(server.New(asked, server.Options{Clock: time.Now, SignInsPerMinute: 1000, Files: web.Files()}))
 	defer h.Close()
-	if err := measure(h.URL, heavy, s, bare, asks, at); err != nil || others == 0 {
+	t := &table{}
+	if err := measure(t, h.URL, heavy, s, bare, asks, at); err != nil {
 		return err
 	}
-	return amongOthers(ctx, pg, h.URL, heavy, others, asks, []*store.Store{s, asked})
+	if others == 0 {
+		return t.write(asks, at)
+	}
+	if err := amongOthers(ctx, t, pg, h.URL, heavy, others, asks, []*store.Store{s, asked}); err != nil {
+		return err
+	}
+	return t.write(asks, at)
 }
 
 // started starts a database in a folder that is kept, or in one that goes with it.

@@ -59,7 +59,7 @@ func addresses(file string, heavy uuid.UUID) []address {
 
 // measure asks each address often, and says beside how long it took what its statements
 // alone take: for a plant, to read the rows of its record.
-func measure(url string, heavy uuid.UUID, s *store.Store, bare *sqlTime, asks, at int) error {
+func measure(t *table, url string, heavy uuid.UUID, s *store.Store, bare *sqlTime, asks, at int) error {
 	c, err := signedIn(url)
 	if err != nil {
 		return err
@@ -90,9 +90,10 @@ func measure(url string, heavy uuid.UUID, s *store.Store, bare *sqlTime, asks, a
 			}
 			inSQL = mean(alone)
 		}
+		t.add(row.name, times, inSQL)
 		fmt.Printf("%s %9s %8.1f\n", figures(row.name, times), ms(inSQL), float64(mean(times))/float64(inSQL))
 	}
-	if err := afterEntries(c, url+file); err != nil {
+	if err := afterEntries(t, c, url+file); err != nil {
 		return err
 	}
 	if *uploads == 0 || *only != "" {
@@ -128,7 +129,7 @@ func figures(name string, times []time.Duration) string {
 
 // afterEntries tells how long a plant's file takes right after something was recorded:
 // what was kept of it is old by then.
-func afterEntries(c *http.Client, file string) error {
+func afterEntries(t *table, c *http.Client, file string) error {
 	var times []time.Duration
 	for n := range 40 {
 		note := map[string]any{
@@ -143,6 +144,7 @@ func afterEntries(c *http.Client, file string) error {
 		}
 		times = append(times, took)
 	}
+	t.add("a plant's file after an entry", times, 0)
 	fmt.Println(figures("a plant's file after an entry", times))
 	return nil
 }

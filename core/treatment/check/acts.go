@@ -103,8 +103,8 @@ func (c *patient) setUnlifted(r *replay, no found) {
 		return
 	}
 	for _, e := range r.of(false, t.Hang, t.Mount, t.PotUp) {
-		airy := e.op != t.PotUp && isOne(e.pre.seat, facts.OnMount, facts.Hung, facts.InBasket)
-		if !isPiece(e) && !airy && !isOne(e.pre.seat, facts.InHand, facts.OnTray) {
+		airy := e.op != t.PotUp && isOne(e.pre.Seat, facts.OnMount, facts.Hung, facts.InBasket)
+		if !isPiece(e) && !airy && !isOne(e.pre.Seat, facts.InHand, facts.OnTray) {
 			no(e, "nothing takes it out of its pot before")
 		}
 	}

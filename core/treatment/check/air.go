@@ -9,6 +9,7 @@ import (
 	"tendermend/core/facts"
 	"tendermend/core/gate"
 	"tendermend/core/plant"
+	"tendermend/core/state"
 	t "tendermend/core/treatment"
 	"tendermend/core/working"
 )
@@ -16,7 +17,7 @@ import (
 // mayFeed says whether a gate proves roots or growth that take feed up.
 func mayFeed(g gate.Gate) bool {
 	return g.Wants(func(x gate.Condition) bool {
-		return x.Is == gate.Share || x.Is == gate.Counted || x.Is == gate.Seen && slices.Contains(grown, x.Sight)
+		return x.Is == gate.Share || x.Is == gate.Counted || x.Is == gate.Seen && state.ProvesGrowth(x.Sight)
 	})
 }
 
@@ -41,9 +42,9 @@ var lawsOfAir = []law{
 	}},
 	{t.NeverCoveredInSun, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.CoverIt, t.Brighten) {
-			covers := e.op == t.CoverIt && e.p.Cover != "none" && (e.pre.sun || e.p.Sun) &&
+			covers := e.op == t.CoverIt && e.p.Cover != "none" && (e.pre.Sun || e.p.Sun) &&
 				len(r.later(e, t.ShadeIt)) == 0
-			lights := e.op == t.Brighten && e.p.Sun && e.pre.cover != "" && e.pre.cover != "none"
+			lights := e.op == t.Brighten && e.p.Sun && e.pre.Cover != "" && e.pre.Cover != "none"
 			if covers || lights {
 				no(e, "a cover in the sun cooks it")
 			}
@@ -51,7 +52,7 @@ var lawsOfAir = []law{
 	}},
 	{t.NeverCoverOffAtOnce, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.CoverIt, t.Wean, t.Harden) {
-			long := e.pre.covered != notYet && e.day-e.pre.covered > 7
+			long := e.pre.CoveredOn != notYet && e.day-e.pre.CoveredOn > 7
 			switch {
 			case e.op == t.CoverIt && e.p.Cover == "none" && long:
 				no(e, "off in one step")
@@ -67,7 +68,7 @@ var lawsOfAir = []law{
 			switch {
 			case more > 0.2501, e.s.Every > 0 && e.s.Every < 3, last[beyond] != notYet && e.day-last[beyond] < 3:
 				no(e, "more than a quarter in three days")
-			case e.p.Sun && e.pre.shaded != notYet && e.day-e.pre.shaded <= 1:
+			case e.p.Sun && e.pre.ShadedOn != notYet && e.day-e.pre.ShadedOn <= 1:
 				no(e, "from shade into sun within a day")
 			}
 			last[beyond] = e.day
@@ -77,8 +78,8 @@ var lawsOfAir = []law{
 		for _, e := range r.of(false, t.Brighten) {
 			burnt := c.anyOf(burns) && !e.gated && e.day < 14
 			since, _ := e.gate.Since(facts.SatRoots)
-			lost := e.pre.lost != notYet && e.day-e.pre.lost < 14 && since < 14 && !(e.gated && mayFeed(e.gate))
-			if e.pre.thirsty && !e.gated || burnt || lost {
+			lost := e.pre.LostOn != notYet && e.day-e.pre.LostOn < 14 && since < 14 && !(e.gated && mayFeed(e.gate))
+			if e.pre.Thirsty && !e.gated || burnt || lost {
 				no(e, "no roots cool the leaves yet")
 			}
 		}
@@ -92,7 +93,7 @@ var lawsOfAir = []law{
 			if e.day > 1 || e.gated {
 				continue
 			}
-			moist := slices.Contains([]facts.Moist{facts.Right, facts.Wet, facts.Soaked}, e.pre.moist)
+			moist := slices.Contains([]facts.Moist{facts.Right, facts.Wet, facts.Soaked}, e.pre.Moist)
 			waters := slices.Contains(medium, e.op) && e.op != t.ByRule && moist
 			if e.op == t.Temper && e.p.ToC.Or(15) > 18 || waters || e.op == t.FeedIt {
 				no(e, "within two days of the cold")
@@ -109,8 +110,8 @@ var lawsOfAir = []law{
 	{t.NeverFeedWeak, feedLaw},
 	{t.NeverFeedDry, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.FeedIt) {
-			dry := e.pre.moist == facts.Dry || e.pre.moist == facts.Bone
-			bare := e.pre.seat == facts.Hung || e.pre.seat == facts.OnMount
+			dry := e.pre.Moist == facts.Dry || e.pre.Moist == facts.Bone
+			bare := e.pre.Seat == facts.Hung || e.pre.Seat == facts.OnMount
 			hangs := bare && r.has(t.WetRoots) || c.habitID == t.AirPlant // wetted each day, or fed in its bath
 			if dry && !r.earlier(e, medium...) && !hangs && e.p.Where != "leaves" {
 				no(e, "the medium is dry")
@@ -153,17 +154,17 @@ func (c *patient) noFood(e *event) bool {
 func (c *patient) unfed(e *event) string {
 	p, nd := e.pre, c.Facts.NewcomerDays
 	switch {
-	case p.share < 0.25 && !(e.gated && mayFeed(e.gate)):
-		return fmt.Sprintf("only %.0f %% of its roots live", p.share*100)
-	case slices.ContainsFunc(p.slits, func(s slit) bool { return s.open && s.wetted }):
+	case p.Share < 0.25 && !(e.gated && mayFeed(e.gate)):
+		return fmt.Sprintf("only %.0f %% of its roots live", p.Share*100)
+	case slices.ContainsFunc(p.Wounds, func(s state.Wound) bool { return s.Open && s.Wetted }):
 		return "cuts are open"
-	case p.lifted != notYet && e.day-p.lifted < 28:
-		return working.Count(e.day-p.lifted, "day") + " after root work"
-	case p.thirsty:
+	case p.LiftedOn != notYet && e.day-p.LiftedOn < 28:
+		return working.Count(e.day-p.LiftedOn, "day") + " after root work"
+	case p.Thirsty:
 		return "it is thirsty"
 	case p.phase == "resting":
 		return "it rests"
-	case p.salt && e.day < 56 && !e.gated:
+	case c.has(cause.SaltInjury) && e.day < 56 && !e.gated:
 		return "salt injury is open"
 	case nd.Known && nd.Value+float64(e.day) < 14:
 		return "it is a newcomer"

@@ -27,7 +27,7 @@ func bareWetLaw(r *replay, c *patient, no found) {
 	}
 	last := notYet
 	for _, e := range r.of(true, t.Soak, t.WetRoots, t.FirstWater) {
-		potted := isOne(e.pre.seat, facts.InPot, facts.InReservoir, facts.InDish) // damp moss or mix lies round them
+		potted := isOne(e.pre.Seat, facts.InPot, facts.InReservoir, facts.InDish) // damp moss or mix lies round them
 		if !e.gated && !potted && e.day <= 14 && last != notYet && e.day-last > 3 {
 			no(e, "bare roots stay dry for %s", working.Count(e.day-last, "day"))
 		}

@@ -14,8 +14,8 @@ import (
 // Breach is a rule that a plan breaks, and where.
 type Breach struct {
 	Rule    treatment.RuleID `json:"rule"`
-	Sitting int              `json:"sitting" doc:"Of the plan, from 0."`
-	Index   int              `json:"index" doc:"Of the step in its sitting, from 0."`
+	Sitting int              `json:"sitting" minimum:"-1" maximum:"10000" doc:"Of the plan, from 0."`
+	Index   int              `json:"index" minimum:"-1" maximum:"10000" doc:"Of the step in its sitting, from 0."`
 	Step    string           `json:"step" doc:"The operator."`
 	Why     string           `json:"why"`
 	// Edit is the step of the carer's change that it comes of; empty where of none.

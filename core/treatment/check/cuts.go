@@ -6,6 +6,7 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/plant"
+	"tendermend/core/state"
 	t "tendermend/core/treatment"
 	"tendermend/core/working"
 )
@@ -23,14 +24,14 @@ var (
 var lawsOfCuts = []law{
 	{t.NeverBladeUnclean, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, cuts...) {
-			if e.pre.blade == "away" {
+			if e.pre.Blade == state.Away {
 				no(e, "the blade was not cleaned since it was used elsewhere")
 			}
 		}
 	}},
 	{t.NeverBladeAfterInfected, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, cuts...) {
-			if e.pre.blade == "dirty" && e.p.How != "twisted" {
+			if e.pre.Blade == state.Dirty && e.p.How != "twisted" {
 				no(e, "right after an infected cut, without cleaning the blade")
 			}
 		}
@@ -63,9 +64,9 @@ var lawsOfCuts = []law{
 	{t.NeverThirdOfLeaves, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.RemoveLeaves) {
 			sum := 0.0
-			for _, s := range e.post.stripped {
-				if e.day-s.day < 30 {
-					sum += s.share
+			for _, s := range e.post.Taken {
+				if e.day-s.Day < 30 {
+					sum += s.Share
 				}
 			}
 			if sum > 1.0/3+0.01 {
@@ -86,7 +87,7 @@ var lawsOfCuts = []law{
 	}},
 	{t.NeverTidyThirsty, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.PullDead, t.RemoveLeaves, t.TrimBranch) {
-			if e.pre.rot && c.anyOf(t.Rots()) {
+			if e.pre.Rot && c.anyOf(t.Rots()) {
 				continue
 			}
 			first := notYet
@@ -95,7 +96,7 @@ var lawsOfCuts = []law{
 					first = x.day
 				}
 			}
-			if e.pre.thirsty || c.limp && first != notYet && e.day >= first && e.day-first < 4 {
+			if e.pre.Thirsty || c.limp && first != notYet && e.day >= first && e.day-first < 4 {
 				no(e, "it is thirsty, or drank less than four days ago")
 			}
 		}
@@ -116,7 +117,7 @@ var lawsOfCuts = []law{
 	}},
 	{t.NeverPieceTravels, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, taken...) {
-			if e.pre.free || !c.anyOf(t.Travels()) {
+			if e.pre.Free || !c.anyOf(t.Travels()) {
 				continue
 			}
 			dying := c.Facts.MotherDying.Value || c.has(cause.BaseRot)
@@ -141,7 +142,7 @@ var lawsOfCuts = []law{
 	}},
 	{t.NeverPowderOnRoots, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.DustCut) {
-			others := slices.ContainsFunc(e.pre.slits, func(s slit) bool { return s.open && s.organ != "roots" })
+			others := slices.ContainsFunc(e.pre.Wounds, func(s state.Wound) bool { return s.Open && s.Organ != t.OnRoots })
 			onRoots := e.s.Organ == t.OnRoots || e.s.Organ == "" && !others
 			if onRoots || c.habitID == t.Monopodial && (e.s.Organ == "leaf base" || e.s.Organ == t.OnLeaf) {
 				no(e, "powder dries it dead")

@@ -59,7 +59,7 @@ var lawsOfEnds = []law{
 				continue
 			}
 			shared := e.p.Shared != nil && e.p.Shared != false && e.p.Shared != ""
-			if e.op == t.Routine && !e.pre.free || shared {
+			if e.op == t.Routine && !e.pre.Free || shared {
 				no(e, "a suspect shares nothing")
 			}
 		}
@@ -93,9 +93,9 @@ var lawsOfEnds = []law{
 		}
 		for _, e := range r.of(false, t.Insurance, t.TipCut, t.NodeBox, t.LeafCut, t.TakeOffset, t.Layer, t.PartIt) {
 			told := e.p.Isolated
-			isolated := e.pre.isolated || c.Facts.Isolated.Value || told != nil && *told ||
+			isolated := e.pre.Apart || c.Facts.Isolated.Value || told != nil && *told ||
 				slices.ContainsFunc(r.events, func(x event) bool { return x.op == t.Isolate && x.day <= e.day })
-			if !e.pre.free && (told != nil && !*told || !isolated) {
+			if !e.pre.Free && (told != nil && !*told || !isolated) {
 				no(e, "the piece stands free while its mother is isolated")
 			}
 		}

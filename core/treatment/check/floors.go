@@ -26,7 +26,7 @@ var lawsOfCourses = []law{
 				between := slices.ContainsFunc(r.events, func(x event) bool {
 					return slices.Contains(medium, x.op) && h.before(&x) && x.before(e) && !isPiece(&x)
 				})
-				if h.before(e) && !e.gated && !between && !isOne(e.pre.seat, facts.InHand, facts.OnTray) {
+				if h.before(e) && !e.gated && !between && !isOne(e.pre.Seat, facts.InHand, facts.OnTray) {
 					no(e, "water is held, and this wets the medium")
 				}
 			}

@@ -37,7 +37,7 @@ var lawsOfHolds = []law{
 			return
 		}
 		for _, e := range r.of(false, t.FirstWater, t.Soak, t.BottomWater, t.Flush) {
-			out := r.earlier(e, t.Unpot) || e.pre.set != notYet && e.pre.set >= 0
+			out := r.earlier(e, t.Unpot) || e.pre.SetOn != notYet && e.pre.SetOn >= 0
 			if e.day <= 1 && !e.gated && !isPiece(e) && !out {
 				no(e, "it is drowned already")
 			}

@@ -7,6 +7,7 @@ import (
 	"tendermend/core/day"
 	"tendermend/core/facts"
 	"tendermend/core/plant"
+	"tendermend/core/state"
 	"tendermend/core/treatment"
 )
 
@@ -25,14 +26,12 @@ type patient struct {
 	// ground orchids and bulbless ones stand with their base just in the mix.
 	ground bool
 	share  float64 // live roots at the first tally, 0-1
-	roots  [2]float64
-	stem   [2]float64
 	limp   bool
 	moist  facts.Moist
 	rot    bool
 	seat   facts.Seat
 	warm   float64
-	keep   wetness // parts that must be dry by night
+	nature state.Nature
 	wetNo  bool
 }
 
@@ -57,52 +56,11 @@ func read(s treatment.Situation, p *treatment.Plan) (*patient, bool) {
 	c.epi = c.kind.Epiphyte || !c.known && c.orchid && c.habitID != treatment.JewelOrchid
 	bulbless := c.habitID == treatment.Sympodial && c.known && treatment.Bulbless(c.kind.ID)
 	c.ground = c.orchid && !c.epi || bulbless
-	c.readDry()
+	c.nature, _ = state.NatureOf(s)
+	c.wetNo = c.has2(plant.DryLeaves) || treatment.WetNoSet().Has(c.habitID) || c.anyOf(treatment.LeafDiseases())
 	c.readFacts()
 	return c, true
 }
-
-func (c *patient) readDry() {
-	c.stem = [2]float64{float64(c.d.StemDry[0]), float64(c.d.StemDry[1])}
-	c.roots = c.stem
-	if k := c.kind.DryDays; k != nil {
-		c.roots = [2]float64{float64(k[0]), float64(k[1])}
-	}
-	if c.roots[0] > c.stem[0] || c.roots[0] == c.stem[0] && c.roots[1] > c.stem[1] {
-		c.stem = c.roots
-	}
-	for _, o := range c.d.KeepDry {
-		c.keep |= organWet[o]
-	}
-	for _, t := range c.kind.Traits {
-		c.keep |= traitWet[t]
-	}
-	c.wetNo = c.has2(plant.DryLeaves) || treatment.WetNoSet().Has(c.habitID) || c.anyOf(treatment.LeafDiseases())
-}
-
-// wetness is a set of parts.
-type wetness uint8
-
-const (
-	wetLeaves wetness = 1 << iota
-	wetCrown
-	wetJoints
-	wetCup
-)
-
-var (
-	organWet = map[treatment.Organ]wetness{
-		treatment.Leaves: wetLeaves,
-		treatment.Crown:  wetCrown,
-		treatment.Joints: wetJoints,
-		treatment.Cup:    wetCup,
-	}
-	traitWet = map[plant.Trait]wetness{
-		plant.DryCrown:  wetCrown,
-		plant.DryJoints: wetJoints,
-		plant.DryLeaves: wetLeaves,
-	}
-)
 
 // readFacts takes the facts, with the cautious value for each that nobody said.
 func (c *patient) readFacts() {

@@ -206,7 +206,7 @@ var lawsOfPots = []law{
 	}},
 	{t.NeverScaldOccupied, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.ScaldPot) {
-			out := e.pre.seat == facts.InHand || e.pre.seat == facts.OnTray || e.pre.seat == facts.InBin || e.pre.set != notYet
+			out := e.pre.Seat == facts.InHand || e.pre.Seat == facts.OnTray || e.pre.Seat == facts.InBin || e.pre.SetOn != notYet
 			if !out {
 				no(e, "the plant stands in the pot")
 			}
@@ -229,7 +229,7 @@ var lawsOfPots = []law{
 			return
 		}
 		for _, e := range r.of(false, sets...) {
-			if e.op != t.RootPrune && e.p.For != t.ForPieces && r.earlier(e, t.Unpot) && !e.pre.cleared {
+			if e.op != t.RootPrune && e.p.For != t.ForPieces && r.earlier(e, t.Unpot) && !e.pre.Cleared {
 				no(e, "living moss stays on the roots")
 			}
 		}
@@ -237,8 +237,8 @@ var lawsOfPots = []law{
 	{t.NeverPotlessInPot, func(r *replay, c *patient, no found) {
 		ok := []facts.Seat{facts.InPot, facts.InDish, facts.InReservoir, facts.InHand, facts.OnTray}
 		for _, e := range r.of(false, t.SlideLook, t.DrainSaucer, t.Loosen, t.TopDress, t.RootPrune, t.PotUp, t.DryTop) {
-			if !slices.Contains(ok, e.pre.seat) && !(e.op == t.TopDress && e.pre.seat == facts.InBasket) {
-				no(e, "it stands in no pot (%s)", e.pre.seat)
+			if !slices.Contains(ok, e.pre.Seat) && !(e.op == t.TopDress && e.pre.Seat == facts.InBasket) {
+				no(e, "it stands in no pot (%s)", e.pre.Seat)
 			}
 		}
 	}},

@@ -21,7 +21,7 @@ func onTop(c *patient, e *event) bool {
 	if slices.Contains(low, e.s.Organ) || slices.Contains([]string{"roots", "soil", "medium", "crown"}, e.p.Where) {
 		return false
 	}
-	return (c.anyOf(t.LeafDiseases()) || c.anyOf(pestsAll)) && e.pre.seat != facts.InHand && e.pre.seat != facts.OnTray
+	return (c.anyOf(t.LeafDiseases()) || c.anyOf(pestsAll)) && e.pre.Seat != facts.InHand && e.pre.Seat != facts.OnTray
 }
 
 func (c *patient) any2(traits ...plant.Trait) bool { return slices.ContainsFunc(traits, c.has2) }
@@ -56,9 +56,9 @@ var lawsOfProducts = []law{
 				no(e, "its leaves do not bear soap")
 			case e.op == t.Oil && c.any2(plant.OilTender, plant.PowderBloom, plant.Fuzzy):
 				no(e, "its leaves do not bear oil")
-			case leafy && !c.is(t.AirPlant) && (p.thirsty || p.soaked != notYet && e.day-p.soaked < 5):
+			case leafy && !c.is(t.AirPlant) && (p.Thirsty || p.SoakedOn != notYet && e.day-p.SoakedOn < 5):
 				no(e, "it is thirsty, or drank less than five days ago")
-			case leafy && (c.warm > 30 || p.sun || e.p.Sun):
+			case leafy && (c.warm > 30 || p.Sun || e.p.Sun):
 				no(e, "in heat or sun")
 			case leafy && fresh:
 				no(e, "it was burnt, heated or chilled less than five days ago")
@@ -82,7 +82,7 @@ var lawsOfProducts = []law{
 	}},
 	{t.NeverUnrinsedFilm, rinseLaw},
 	{t.NeverSoapOvernight, func(r *replay, c *patient, no found) {
-		must := c.keep != 0 || c.habitID == t.Bromeliad || c.wetNo && !c.anyOf(t.LeafDiseases())
+		must := c.nature.Keep != 0 || c.habitID == t.Bromeliad || c.wetNo && !c.anyOf(t.LeafDiseases())
 		for _, e := range r.of(true, t.Soap) {
 			if must && e.slot == 2 && !onRoots(e) {
 				no(e, "soap stays on overnight")
@@ -148,9 +148,9 @@ var lawsOfProducts = []law{
 				behind := x.day > e.day || x.day == e.day && (x.sit > e.sit || x.sit == e.sit && x.step > e.step)
 				return slices.Contains(sets, x.op) && x.again == 0 && !x.gated && x.p.For != t.ForPieces && behind
 			})
-			dry := slices.Contains([]facts.Moist{facts.Dry, facts.Bone, facts.Due}, e.pre.moist) && !r.earlier(e, medium...) &&
+			dry := slices.Contains([]facts.Moist{facts.Dry, facts.Bone, facts.Due}, e.pre.Moist) && !r.earlier(e, medium...) &&
 				!e.gated
-			unwatered := e.pre.lifted != notYet && (e.pre.watered == notYet || e.pre.watered < e.pre.lifted) &&
+			unwatered := e.pre.LiftedOn != notYet && (e.pre.WateredOn == notYet || e.pre.WateredOn < e.pre.LiftedOn) &&
 				!e.gated
 			switch {
 			case near:
@@ -164,7 +164,7 @@ var lawsOfProducts = []law{
 	}},
 	{t.NeverPredatorsPoisoned, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.Soap, t.Oil, t.Alcohol, t.Earth, t.LabelDrug, t.Systemic) {
-			if e.pre.predator != notYet && e.day-e.pre.predator < 28 {
+			if e.pre.PredatorsOn != notYet && e.day-e.pre.PredatorsOn < 28 {
 				no(e, "predators are at work")
 			}
 		}

@@ -49,7 +49,7 @@ func (c *patient) unfree(r *replay, e *event) string {
 		return "42 days without a new spot are not asked for"
 	case c.has(cause.Virus):
 		return "a suspect is released by a test only"
-	case e.pre.rot:
+	case e.pre.Rot:
 		return "rot is alive"
 	case nd.Known && nd.Value+float64(e.day) < 14:
 		return "its quarantine is not over"
@@ -68,7 +68,7 @@ func (c *patient) unclean(r *replay, e *event) string {
 			}
 		}
 	}
-	clean, looks := e.day-e.pre.treated, 3
+	clean, looks := e.day-e.pre.TreatedOn, 3
 	if x, ok := e.gate.Of(gate.Clean); ok {
 		clean, looks = cmp.Or(x.Days, clean), cmp.Or(x.Looks, looks)
 	}

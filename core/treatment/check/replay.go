@@ -4,63 +4,19 @@ import (
 	"cmp"
 	"slices"
 
-	"tendermend/core/cause"
 	"tendermend/core/facts"
 	"tendermend/core/gate"
+	"tendermend/core/state"
 	"tendermend/core/treatment"
 )
 
-const notYet = -100000
+// notYet is the day of what did not happen.
+const notYet = state.Never
 
-// slit is a cut: where, when, and whether it has closed.
-type slit struct {
-	organ  string
-	day    int
-	open   bool
-	healed bool
-	wetted bool
-}
-
-// pose is how plant, pot and tools stand between two steps.
+// pose is how the plant stands between two steps, and how its year does.
 type pose struct {
-	blade    string // away, clean, used, dirty
-	seat     facts.Seat
-	ready    int
-	out      bool
-	outDay   int
-	cleared  bool
-	limp     bool
-	thirsty  bool
-	moist    facts.Moist
-	rot      bool
-	standing bool
-	wet      wetness
-	wetDay   int
-	residue  treatment.OperatorID
-	slits    []slit // never changed in place
-	cover    string
-	covered  int
-	sun      bool
-	shaded   int
-	soaked   int
-	watered  int
-	lifted   int // the day it was last unpotted
-	set      int
-	lost     int
-	isolated bool
-	predator int
-	phase    string
-	newRoots float64
-	share    float64
-	free     bool
-	salt     bool
-	treated  int
-	stripped []stripped
-}
-
-type stripped struct {
-	day   int
-	share float64
+	state.Plant
+	phase string
 }
 
 // event is one step on one of its days, with the poses around it.
@@ -244,31 +200,7 @@ func order(e event) float64 {
 func carryOut(c *patient) *replay {
 	r := &replay{c: c}
 	r.events, r.starts = timeline(c)
-	now := pose{
-		blade:    "away",
-		seat:     c.seat,
-		ready:    notYet,
-		outDay:   notYet,
-		limp:     c.limp,
-		moist:    c.moist,
-		rot:      c.rot,
-		standing: c.Facts.Standing.Value,
-		wetDay:   notYet,
-		covered:  notYet,
-		sun:      c.Facts.Place.Sun.Value || c.Facts.Sun.Value,
-		shaded:   notYet,
-		soaked:   notYet,
-		watered:  notYet,
-		lifted:   notYet,
-		set:      notYet,
-		lost:     notYet,
-		predator: notYet,
-		phase:    c.phase(0),
-		newRoots: c.Facts.NewRootsCM.Or(0),
-		share:    c.share,
-		salt:     c.has(cause.SaltInjury),
-	}
-	now.thirsty = c.limp && (c.moist == facts.Dry || c.moist == facts.Bone)
+	now := pose{state.Begin(c.Situation), c.phase(0)}
 	lastDay, lastSlot := notYet, 0
 	opened := map[int]bool{}
 	for n := range r.events {
@@ -279,16 +211,15 @@ func carryOut(c *patient) *replay {
 			r.nights = append(r.nights, night{p.sit, p.step, lastDay, now})
 			now = r.pass(now, lastDay, e.day)
 		case e.day == lastDay && e.slot > lastSlot:
-			now.wet &^= wetLeaves
-			now.blade = "away"
+			now.Plant = now.Later()
 		}
 		if e.gated && e.again == 0 && !opened[e.sit] {
 			opened[e.sit] = true
-			now.blade = "away"
-			now = c.open(now, e.gate)
+			now.Blade = state.Away
+			now = now.open(e.gate)
 		}
 		e.pre = now
-		now = c.step(now, e)
+		now.Plant = now.After(*e.s, state.Moment{Day: e.day, Evening: e.slot == 2}, c.nature)
 		e.post = now
 		e.last = n+1 == len(r.events) || r.events[n+1].sit != e.sit || r.events[n+1].day != e.day
 		lastDay, lastSlot = e.day, e.slot
@@ -300,95 +231,20 @@ func carryOut(c *patient) *replay {
 	return r
 }
 
-// pass lets nights go by: leaves dry, cuts that were kept dry close, medium
-// dries out, the season moves on.
+// pass lets nights go by, and the season move on.
 func (r *replay) pass(p pose, from, to int) pose {
-	c := r.c
-	p.blade, p.wet = "away", 0
-	if p.phase == c.phase(from) {
-		p.phase = c.phase(to)
+	if p.phase == r.c.phase(from) {
+		p.phase = r.c.phase(to)
 	}
-	if slices.ContainsFunc(p.slits, func(s slit) bool { return s.open }) {
-		p.slits = slices.Clone(p.slits)
-		for i := range p.slits {
-			dry := c.stem[1]
-			if p.slits[i].organ == "roots" {
-				dry = c.roots[1]
-			}
-			if float64(to-p.slits[i].day) >= max(2, dry) {
-				p.slits[i].open = false
-			}
-		}
-	}
-	if p.watered != notYet && to-p.watered >= 21 {
-		p.moist = facts.Due
-	}
+	p.Plant = p.Nights(to, r.c.nature)
 	return p
 }
 
 // open makes true what a gate wants.
-func (c *patient) open(p pose, g gate.Gate) pose {
-	clean := false
-	for _, x := range g {
-		clean = clean || x.Is == gate.Clean || x.Is == gate.Quiet
-	}
-	g.Wants(func(x gate.Condition) bool {
-		p = c.grants(p, x, clean)
-		return false
-	})
-	return p
-}
-
-// grants makes true what one condition wants.
-func (c *patient) grants(p pose, x gate.Condition, clean bool) pose {
-	switch x.Is {
-	case gate.Dry:
-		p.moist = facts.Due
-	case gate.Moist:
-		p.moist = facts.Right
-	case gate.Firm:
-		p.limp, p.thirsty = false, false
-	case gate.Share:
-		p.share = max(p.share, x.Share)
-	case gate.NoRot, gate.Clean, gate.Quiet:
-		p.rot = false
-	case gate.Counted:
-		if isOne(x.Sight, gate.NewRoot, gate.PieceRoot) {
-			p.newRoots = max(p.newRoots, x.FromCM, x.ToCM)
-		}
-	default:
-	}
-	if showsGrowth(x, clean) {
+func (p pose) open(g gate.Gate) pose {
+	p.Plant = p.Saw(g)
+	if state.ShowsGrowth(g) {
 		p.phase = "growing"
 	}
 	return p
 }
-
-// showsGrowth says whether a condition that is met shows that it grows.
-func showsGrowth(x gate.Condition, clean bool) bool {
-	switch x.Is {
-	case gate.Season:
-		return x.Months != nil
-	case gate.Counted:
-		return !clean
-	case gate.Seen:
-		return slices.Contains(grown, x.Sight) && (!clean || x.Sight == gate.Growth)
-	default:
-		return false
-	}
-}
-
-// grown are sights that prove that it grows.
-var grown = []gate.Sight{
-	gate.NewGrowth, gate.Growth, gate.NewLeaf, gate.NewSpear, gate.Tip, gate.NewRoot, gate.Offset,
-	gate.Nub, gate.CleanLeaf,
-}
-
-// infected says whether a cut goes through what a blade carries on.
-func (c *patient) infected(op treatment.OperatorID) bool {
-	through := op.Does(treatment.InRot) || op == treatment.RemoveLeaves
-	return through && c.anyOf(treatment.Rots()) || op.Does(treatment.OnLeaves) && c.anyOf(treatment.LeafDiseases()) ||
-		c.suspects(treatment.OnBlade()...)
-}
-
-var lowDown = []treatment.Organ{"roots", "soil", "medium", "rhizome", "stem", "bulb", "body", "corm"}

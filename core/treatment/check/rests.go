@@ -7,6 +7,7 @@ import (
 	"tendermend/core/facts"
 	"tendermend/core/gate"
 	"tendermend/core/plant"
+	"tendermend/core/state"
 	t "tendermend/core/treatment"
 )
 
@@ -213,7 +214,7 @@ func (c *patient) restEnds(d int) bool {
 func lifts(why string, g gate.Gate) bool {
 	return g.Wants(func(x gate.Condition) bool {
 		bloomed := x.Is == gate.Seen && x.Sight == gate.Bloomed
-		if grows := x.Is == gate.Counted || x.Is == gate.Seen && isOne(x.Sight, grown...); grows {
+		if grows := x.Is == gate.Counted || x.Is == gate.Seen && state.ProvesGrowth(x.Sight); grows {
 			return true
 		}
 		switch why {

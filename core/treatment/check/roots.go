@@ -7,6 +7,7 @@ import (
 	"tendermend/core/cause"
 	"tendermend/core/facts"
 	"tendermend/core/plant"
+	"tendermend/core/state"
 	t "tendermend/core/treatment"
 	"tendermend/core/working"
 )
@@ -15,7 +16,7 @@ var lawsOfRoots = []law{
 	{t.NeverRootsBare, bareLaw},
 	{t.NeverUnpotUnready, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.Unpot) {
-			if e.p.To != "tray" && !r.earlier(e, t.ReadyPot) && (e.pre.ready == notYet || e.day-e.pre.ready > 2) {
+			if e.p.To != "tray" && !r.earlier(e, t.ReadyPot) && (e.pre.Ready == notYet || e.day-e.pre.Ready > 2) {
 				no(e, "its new place is not ready")
 			}
 		}
@@ -61,7 +62,7 @@ var lawsOfRoots = []law{
 			last = -int(ago.Value)
 		}
 		for _, e := range r.of(false, t.Unpot) {
-			newRot := e.pre.rot && c.anyOf(t.Rots())
+			newRot := e.pre.Rot && c.anyOf(t.Rots())
 			if last != notYet && e.day-last < 28 && !newRot {
 				no(e, "%s after the last root work", working.Count(e.day-last, "day"))
 			}
@@ -75,8 +76,8 @@ var lawsOfRoots = []law{
 			return
 		}
 		for _, e := range r.of(false, t.Unpot) {
-			drunk := e.pre.soaked != notYet && (e.day >= e.pre.soaked+4 || c.share < 0.25 && e.day > e.pre.soaked)
-			if e.pre.rot && c.anyOf(t.Rots()) || drunk || e.gated || c.has(cause.Detached) {
+			drunk := e.pre.SoakedOn != notYet && (e.day >= e.pre.SoakedOn+4 || c.share < 0.25 && e.day > e.pre.SoakedOn)
+			if e.pre.Rot && c.anyOf(t.Rots()) || drunk || e.gated || c.has(cause.Detached) {
 				continue
 			}
 			no(e, "it has not drunk yet")
@@ -107,7 +108,7 @@ var lawsOfRoots = []law{
 func bareLaw(r *replay, c *patient, no found) {
 	for i := range r.events {
 		e := &r.events[i]
-		if e.last && e.again == 0 && e.post.seat == facts.InHand && e.post.outDay == e.day &&
+		if e.last && e.again == 0 && e.post.Seat == facts.InHand && e.post.LiftedOn == e.day &&
 			slices.ContainsFunc(e.sitting.Steps, func(s t.Step) bool { return s.Op == t.Unpot }) {
 			no(e, "it is in the hand when the sitting ends")
 		}
@@ -122,11 +123,11 @@ func (c *patient) dryingLaw(r *replay, no found) {
 	for _, e := range r.of(false, t.DryCut) {
 		hours := e.p.Hours.Or(2)
 		mine := piece || e.p.For == t.ForPieces
-		rooted := slices.ContainsFunc(e.pre.slits, func(s slit) bool { return s.organ == "roots" }) && e.pre.out
+		rooted := slices.ContainsFunc(e.pre.Wounds, func(s state.Wound) bool { return s.Organ == t.OnRoots }) && e.pre.Out
 		switch {
 		case hours > 24, hours > 6 && !mine:
 			no(e, "%s bare", working.Measured(hours, "hour"))
-		case hours > 2 && c.roots[0] == 0 && !mine && rooted:
+		case hours > 2 && c.nature.RootDry[0] == 0 && !mine && rooted:
 			no(e, "fine roots bare for %s", working.Measured(hours, "hour"))
 		}
 	}
@@ -178,7 +179,7 @@ func oneSittingLaw(r *replay, c *patient, no found) {
 			}
 			out = nil
 		case e.op == t.WashOff || e.op == t.RemovePlug:
-			seat := e.pre.seat
+			seat := e.pre.Seat
 			if !slices.Contains([]facts.Seat{facts.InHand, facts.OnTray, facts.InBasket, facts.OnMount, facts.Hung}, seat) {
 				no(e, "outside a root sitting")
 			}

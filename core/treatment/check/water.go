@@ -9,6 +9,7 @@ import (
 	"tendermend/core/facts"
 	"tendermend/core/gate"
 	"tendermend/core/plant"
+	"tendermend/core/state"
 	t "tendermend/core/treatment"
 )
 
@@ -28,12 +29,12 @@ var lawsOfWater = []law{
 			if e.p.For == t.ForPieces || len(r.of(false, t.PartIt)) > 0 && c.partsDrink() {
 				continue
 			}
-			i := slices.IndexFunc(e.pre.slits, func(s slit) bool { return s.open && s.wetted })
+			i := slices.IndexFunc(e.pre.Wounds, func(s state.Wound) bool { return s.Open && s.Wetted })
 			if i < 0 ||
-				e.op == t.ByRule && e.day > e.pre.slits[i].day && strings.Contains(e.s.Args+e.p.What, "medium only") {
+				e.op == t.ByRule && e.day > e.pre.Wounds[i].Day && strings.Contains(e.s.Args+e.p.What, "medium only") {
 				continue
 			}
-			no(e, "a cut of the %s is still open", e.pre.slits[i].organ)
+			no(e, "a cut of the %s is still open", e.pre.Wounds[i].Organ)
 		}
 	}},
 	{t.NeverWaterBeforeDry, dryDaysLaw},
@@ -77,18 +78,18 @@ var lawsOfWater = []law{
 	{t.NeverSoakRotting, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(true, t.Soak, t.Flush) {
 			rests := e.pre.phase == "resting" && c.habitID != t.AirPlant
-			if e.p.WetDrops.Known && !e.pre.rot && !rests {
+			if e.p.WetDrops.Known && !e.pre.Rot && !rests {
 				continue
 			}
 			switch {
-			case e.pre.rot:
+			case e.pre.Rot:
 				no(e, "with live rot")
-			case c.has(cause.NoDrainage) && e.pre.set == notYet && !isOne(e.pre.seat, facts.Hung, facts.OnMount) &&
+			case c.has(cause.NoDrainage) && e.pre.SetOn == notYet && !isOne(e.pre.Seat, facts.Hung, facts.OnMount) &&
 				!r.earlier(e, t.DrainSaucer):
 				no(e, "the water has no way out")
 			case rests && (e.op == t.Flush || c.kind.RestKind != ""):
 				no(e, "it rests")
-			case e.op == t.Soak && (e.pre.moist == facts.Wet || e.pre.moist == facts.Soaked):
+			case e.op == t.Soak && (e.pre.Moist == facts.Wet || e.pre.Moist == facts.Soaked):
 				no(e, "the medium is wet")
 			}
 		}
@@ -103,8 +104,8 @@ var lawsOfWater = []law{
 			if e.p.For == t.ForPieces || e.op == t.ByRule && e.gated || e.p.ML.Known && e.p.ML.Value <= sip {
 				continue
 			}
-			if e.pre.newRoots+1e-9 < want {
-				no(e, "its new roots are %g cm, and it waits for %g cm", e.pre.newRoots, want)
+			if e.pre.NewRoot+1e-9 < want {
+				no(e, "its new roots are %g cm, and it waits for %g cm", e.pre.NewRoot, want)
 			}
 		}
 	}},
@@ -149,14 +150,14 @@ var lawsOfWater = []law{
 	{t.NeverWetOvernight, func(r *replay, c *patient, no found) {
 		for i := range r.events {
 			e := &r.events[i]
-			if !e.last || e.post.wetDay != e.day {
+			if !e.last || e.post.WetOn != e.day {
 				continue
 			}
-			wet := e.post.wet &^ wetLeaves
-			if c.habitID == t.Bromeliad && c.warm > 15 && e.post.residue == "" {
-				wet &^= wetCup
+			wet := e.post.Wet &^ state.Leaves
+			if c.habitID == t.Bromeliad && c.warm > 15 && e.post.Film == "" {
+				wet &^= state.Cup
 			}
-			if wet&(c.keep|wetCup) != 0 && !driedLater(r, e) {
+			if wet&(c.nature.Keep|state.Cup) != 0 && !driedLater(r, e) {
 				no(e, "it is wet by evening where it must be dry")
 			}
 		}
@@ -167,7 +168,7 @@ var lawsOfWater = []law{
 		}
 		for i := range r.events {
 			e := &r.events[i]
-			if e.last && e.slot == 2 && e.post.wet&wetLeaves != 0 && !driedLater(r, e) {
+			if e.last && e.slot == 2 && e.post.Wet&state.Leaves != 0 && !driedLater(r, e) {
 				no(e, "its leaves are wet at night")
 			}
 		}
@@ -184,7 +185,7 @@ var lawsOfWater = []law{
 		}
 		for i := range r.events {
 			e := &r.events[i]
-			if e.again > 0 || e.pre.free {
+			if e.again > 0 || e.pre.Free {
 				continue
 			}
 			together := e.p.Shared == "shower"
@@ -199,8 +200,8 @@ var lawsOfWater = []law{
 			return
 		}
 		for _, n := range r.nights {
-			if n.pose.standing &&
-				!slices.Contains(withoutSaucer, n.pose.seat) {
+			if n.pose.Standing &&
+				!slices.Contains(withoutSaucer, n.pose.Seat) {
 				no(
 					&event{sit: n.sit, step: n.step, s: &t.Step{}},
 					"water stands in the saucer over the night of day %d",
@@ -223,7 +224,7 @@ var lawsOfWater = []law{
 	{t.NeverOpposites, oppositeLaw},
 	{t.NeverPreWaterRot, func(r *replay, c *patient, no found) {
 		for _, e := range r.of(false, t.PreWater) {
-			if e.pre.rot || c.dry || e.pre.phase == "resting" {
+			if e.pre.Rot || c.dry || e.pre.phase == "resting" {
 				no(e, "it must stay dry")
 			}
 		}
@@ -285,31 +286,31 @@ func (r *replay) callused(e *event) int {
 // dryFrom is the day from which it stays dry, and for how many days at least;
 // less than none where no cut asks for it.
 func (c *patient) dryFrom(p pose) (from int, least float64) {
-	cut := slices.DeleteFunc(slices.Clone(p.slits), func(s slit) bool { return !s.wetted })
+	cut := slices.DeleteFunc(slices.Clone(p.Wounds), func(s state.Wound) bool { return !s.Wetted })
 	last := notYet
 	for _, s := range cut {
-		last = max(last, s.day)
+		last = max(last, s.Day)
 	}
-	healed := slices.ContainsFunc(cut, func(s slit) bool { return s.healed })
+	healed := slices.ContainsFunc(cut, func(s state.Wound) bool { return s.Healed })
 	from, least = last, -1
 	switch {
-	case p.set != notYet && (healed || len(cut) == 0):
-		from = p.set
+	case p.SetOn != notYet && (healed || len(cut) == 0):
+		from = p.SetOn
 	case from == notYet:
-		from = p.lifted
+		from = p.LiftedOn
 	}
-	if last != notYet && last >= p.lifted {
-		least = c.roots[0]
-		if slices.ContainsFunc(cut, func(s slit) bool { return s.organ != "roots" && s.day >= last-1 }) {
-			least = c.stem[0]
+	if last != notYet && last >= p.LiftedOn {
+		least = float64(c.nature.RootDry[0])
+		if slices.ContainsFunc(cut, func(s state.Wound) bool { return s.Organ != t.OnRoots && s.Day >= last-1 }) {
+			least = float64(c.nature.StemDry[0])
 		}
 	}
 	if t.MineralSet().Has(c.habitID) {
-		least = max(least, c.roots[0])
+		least = max(least, float64(c.nature.RootDry[0]))
 	}
-	base := slices.ContainsFunc(cut, func(s slit) bool { return isOne(t.Organ(s.organ), t.OnBulb, t.OnCorm, t.OnBase) })
-	if base && c.is(t.BulbPlant) && p.set != notYet {
-		from, least = p.set, 7
+	base := slices.ContainsFunc(cut, func(s state.Wound) bool { return isOne(s.Organ, t.OnBulb, t.OnCorm, t.OnBase) })
+	if base && c.is(t.BulbPlant) && p.SetOn != notYet {
+		from, least = p.SetOn, 7
 	}
 	return from, least
 }

@@ -32,7 +32,7 @@ func (c *composer) afterHeld(list []*sit) []*sit {
 	}
 	covered := potted >= 0 && has(list[potted].steps, treatment.CoverIt) && !anyHas(list, treatment.Wean)
 	var steps []step
-	if watered == from && !anyHas(list[from:], treatment.ByRule, treatment.HoldWater) {
+	if watered == from && !slices.ContainsFunc(list[from:], rulesItself) {
 		steps = append(steps, c.ruleAfter(list[max(potted, 0)])...)
 	}
 	if potted >= 0 && !slices.ContainsFunc(list[from:], looksByItself) {
@@ -193,7 +193,7 @@ func oneRule(list []*sit) {
 			switch x := &s.steps[i]; {
 			case ruled(*x):
 				first, day = x, s.day
-			case slices.Contains(bridgeWaters, x.Op), x.Op == treatment.Unpot:
+			case ofItsOwn(*x, bridgeWaters...), x.Op == treatment.Unpot:
 				first = nil // what it gets in between, or fresh mix, has a line of its own
 			}
 		}

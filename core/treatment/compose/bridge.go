@@ -123,7 +123,7 @@ func (c *composer) bridgeWater() {
 	case c.firstRoots():
 		day0(treatment.HoldWater, until(c.ownRoots()))
 	case c.resting():
-		restWater(c.agenda, "")
+		restWater(c.orders, "")
 		c.placeLast()
 	case c.habitID == treatment.AirPlant:
 		days := 5

@@ -1,6 +1,7 @@
 package compose
 
 import (
+	"tendermend/core/agenda"
 	"tendermend/core/cause"
 	"tendermend/core/facts"
 	"tendermend/core/gate"
@@ -45,8 +46,12 @@ func (c *composer) insuredHome() {
 	days, _ := c.pieceDries()
 	home := append(c.piecesPotted(), c.pieceCover()...)
 	c.following(days, rankBlade+1, home...)
-	if !c.dry {
+	piece := c.thing(agenda.Cutting, pieceWidth)
+	if c.dry {
+		c.following(days+agenda.FallbackFrom, rankWater, c.fallback(agenda.Cutting, rooted))
+	} else {
 		c.following(days+1, rankPieces, c.pieceWater())
+		c.following(days+1+agenda.WaterOf(piece).Every, rankWater, wateredThing(piece, rooted))
 	}
 	if !c.gated {
 		c.boxLater(c.sat + days)

@@ -85,7 +85,13 @@ func (c *composer) trimmed(p plain) {
 	var steps []step
 	steps = append(steps, c.blade())
 	c.draft.at(p.day, rankPieces+2, slices.Concat(steps, cuts, fill)...)
+	if fill != nil {
+		c.draft.at(p.day+tipsHoldBy, rankLook, do(treatment.Look))
+	}
 }
+
+// tipsHoldBy is after how many days it is looked whether tips in her bare spots hold (common practice).
+const tipsHoldBy = 14
 
 // tipsToRefill takes up to eight tips, and leaves one.
 func (c *composer) tipsToRefill() step {
@@ -113,6 +119,7 @@ func (c *composer) refilled(p plain) {
 			c.tipsToRefill(),
 			do(treatment.Refill, what("fresh tips")),
 		)...)
+	c.draft.at(p.day+tipsHoldBy, rankLook, do(treatment.Look))
 }
 
 // letGo says when it may be released: the longest of all that was accepted.

@@ -20,7 +20,7 @@ var (
 
 // composer makes one plan.
 type composer struct {
-	*agenda
+	*orders
 	draft       draft
 	plan        treatment.Plan
 	school      treatment.School
@@ -66,7 +66,7 @@ func Plan(s treatment.Situation) (treatment.Plan, error) {
 		return treatment.Plan{}, ErrHabit
 	}
 	c := &composer{
-		agenda: &agenda{subject: x},
+		orders: &orders{subject: x},
 		sat:    -1,
 		draft:  draft{days: map[slotOfDay][]block{}},
 	}
@@ -122,7 +122,7 @@ func (c *composer) collect() {
 			continue
 		}
 		for _, i := range r.does {
-			i(c.agenda, as)
+			i(c.orders, as)
 		}
 	}
 	wish := c.Wish
@@ -137,7 +137,7 @@ func (c *composer) collect() {
 		wish = ""
 	}
 	for _, i := range wishes[wish] {
-		i(c.agenda, "")
+		i(c.orders, "")
 	}
 	for _, id := range c.doubted {
 		c.leave(string(treatment.Discard), "its kind is not known to have "+label(id)+": look again before it is thrown away")

@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"tendermend/core/cause"
+	"tendermend/core/state"
 	"tendermend/core/treatment"
 )
 
@@ -53,7 +54,7 @@ func meets(x step, p cause.ID) bool {
 		return slices.Contains(f.Reached, x.Op)
 	}
 	there := !f.Rests || slices.Contains(timed, p) // it lives on the plant
-	if slices.Contains(below, x.Organ) {
+	if state.LowDown(x.Organ) {
 		there = f.Rests // or rests in the medium
 	}
 	touched, _ := treatment.ClassTouches(x.Params.Class)
@@ -62,7 +63,7 @@ func meets(x step, p cause.ID) bool {
 
 // reaching says whether a step meets a pest on the leaves.
 func reaching(x step, p cause.ID) bool {
-	return meets(x, p) && !slices.Contains(below, x.Organ) && x.Organ != treatment.Crown
+	return meets(x, p) && !state.LowDown(x.Organ) && x.Organ != treatment.Crown
 }
 
 // treatedFor finds the first and the last day on which a pest is treated, and

@@ -14,7 +14,7 @@ func (c *composer) opensInDoubt(r recipe, id cause.ID) bool {
 	if !notKnownTo(id)(c.subject) || slices.Contains(treatment.Rots(), id) {
 		return false
 	}
-	alone := &agenda{subject: c.subject}
+	alone := &orders{subject: c.subject}
 	for _, i := range r.does {
 		i(alone, id)
 	}

@@ -108,11 +108,10 @@ func countedFrom(list []*sit) []*sit {
 				named = x
 			}
 		}
-		o, _ := treatment.OperatorByID(named.Op)
 		s.gate = slices.Clone(s.gate)
 		for j := range s.gate {
 			if s.gate[j].Since == facts.Before {
-				s.gate[j].Done = o.Title
+				s.gate[j].Done = named.Title()
 			}
 		}
 	}

@@ -149,7 +149,7 @@ func waitsForWater(s *sit, x step) bool {
 }
 
 // ofItsWater says whether a step is of the water of the plant itself, and not of its pieces.
-func ofItsWater(x step) bool { return slices.Contains(waters, x.Op) && x.Params.For == "" }
+func ofItsWater(x step) bool { return ofItsOwn(x, waters...) }
 
 // drinksBeforeWork has what was found dry drink before it is washed, sprayed or cut that day, and after it was smelled
 // below: soap, oil and products burn a leaf that wants water, its pieces root from what they hold, and what rots below

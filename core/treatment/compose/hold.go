@@ -481,11 +481,11 @@ func (c *composer) drink() {
 
 // airSoaks soaks an air plant that is thirsty, every third day five times, then weekly,
 // each time shaken and dried upside down.
-func (c *composer) airSoaks() { soaksOfAir(c.agenda, "") }
+func (c *composer) airSoaks() { soaksOfAir(c.orders, "") }
 
 // soaksOfAir is that item of a recipe. One with a hollow base is only dipped, and drained
 // head down.
-func soaksOfAir(a *agenda, id cause.ID) {
+func soaksOfAir(a *orders, id cause.ID) {
 	soak := func(day int, opts ...option) {
 		a.add(plain{cause: id, day: day, step: do(treatment.Soak, opts...)})
 		dry := do(treatment.CrownDry, opts...)

@@ -3,8 +3,10 @@ package compose
 import (
 	"strings"
 
+	"tendermend/core/agenda"
 	"tendermend/core/gate"
 	"tendermend/core/plant"
+	"tendermend/core/state"
 	"tendermend/core/treatment"
 )
 
@@ -58,7 +60,7 @@ func (c *composer) layered(peg step, day int) {
 	c.draft.sit(treatment.PiecesSit, day, rankPieces, append(c.cutting(peg), label)...)
 	c.draft.at(day+14, rankLook, do(treatment.Look, every(14, rooted), note("roots at the node?")))
 	free := do(treatment.Layer, organ(treatment.OnStem), with(func(p *treatment.Params) {
-		p.N, p.What = num(1), treatment.CutFree
+		p.N, p.What = num(1), state.CutFree
 	}))
 	c.draft.hold(treatment.PiecesSit, rooted, "", c.setOff(free)...)
 	c.followOffset()
@@ -96,10 +98,20 @@ func (c *composer) takePieces(w cutWay, day int, dying bool) {
 	steps = append(steps, c.bag()...)
 	c.draft.sit(treatment.PiecesSit, day, rankPieces, steps...)
 	if w.op == treatment.NodeBox {
+		box := c.thing(agenda.Boxed, 0)
+		c.draft.at(day+agenda.WaterOf(box).Every, rankWater, wateredThing(box, rooted))
 		c.boxLater(day)
 		return
 	}
 	c.piecesSet(w, n, day, days)
+}
+
+// roleOf is what a way of taking pieces gives.
+func (c *composer) roleOf(w cutWay) agenda.Role {
+	if w.organ == treatment.OnLeaf {
+		return agenda.Leaf
+	}
+	return agenda.Cutting
 }
 
 // piecesSet pots pieces when their cuts have dried, and follows them.
@@ -130,7 +142,11 @@ func (c *composer) piecesSet(w cutWay, n float64, day, days int) {
 		potted := day + days
 		c.draft.at(potted+14, rankLook, do(treatment.Look, every(14, toDay(potted+84)), note("is the piece firm, does "+
 			"it hold?")))
-		c.draft.gate(gate.Gate{gate.OnDay(potted + 14), gate.See(gate.Nudge)}, c.pieceWater())
+		holds := gate.Gate{gate.OnDay(potted + 14), gate.See(gate.Nudge)}
+		c.draft.hold("", holds, "", c.pieceWater())
+		piece := c.thing(c.roleOf(w), width)
+		c.draft.then(daysLater(agenda.WaterOf(piece).Every), wateredThing(piece, newLeaf))
+		c.draft.at(potted+agenda.FallbackFrom, rankWater, c.fallback(c.roleOf(w), nudged))
 		c.draft.gate(newLeaf, do(treatment.Harden, organ(treatment.OnPieces), with(func(p *treatment.Params) {
 			p.Days, p.For = num(12), treatment.ForPieces
 		})))
@@ -141,5 +157,7 @@ func (c *composer) piecesSet(w cutWay, n float64, day, days int) {
 		later = 2
 	}
 	c.draft.at(day+days+later, rankPieces, c.pieceWater())
+	piece := c.thing(c.roleOf(w), width)
+	c.draft.at(day+days+later+agenda.WaterOf(piece).Every, rankWater, wateredThing(piece, rooted))
 	c.boxLater(day + days)
 }

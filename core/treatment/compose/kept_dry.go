@@ -39,7 +39,7 @@ func (c *composer) keptDry(list []*sit) {
 		for _, x := range s.steps {
 			state.after(x)
 			stays := true
-			if x.Op == treatment.ByRule {
+			if ofItsOwn(x, treatment.ByRule) {
 				x, stays = c.ruleKept(s, x, state)
 			}
 			if stays {
@@ -100,7 +100,9 @@ func shakenDry(steps []step) []step {
 // drySaid gives a plant that waits for its own roots its line for water, where nothing of its plan says it: none until
 // they are long enough while it rests or wakes; and where nobody saw whether it has them, when they are.
 func (c *composer) drySaid(list []*sit) []*sit {
-	told := slices.ContainsFunc(list, func(s *sit) bool { return has(s.steps, tellsWater...) })
+	told := slices.ContainsFunc(list, func(s *sit) bool {
+		return slices.ContainsFunc(s.steps, func(x step) bool { return ofItsOwn(x, tellsWater...) })
+	})
 	switch {
 	case told || c.binnedWhole || c.piece || len(list) == 0:
 	case c.firstRoots():

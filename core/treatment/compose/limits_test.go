@@ -12,6 +12,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"tendermend/core/cause"
+	"tendermend/core/state"
 	"tendermend/core/treatment"
 )
 
@@ -28,7 +29,7 @@ func laid(t *testing.T, text string) *composer {
 	x, ok := read(situationOf(t, text))
 	require.True(t, ok)
 	return &composer{
-		agenda: &agenda{subject: x},
+		orders: &orders{subject: x},
 		sat:    -1,
 		draft:  draft{days: map[slotOfDay][]block{}},
 	}
@@ -525,8 +526,8 @@ func TestWhatReachesAPest(t *testing.T) {
 func TestSoapOnTheRootsWetsNoLeaf(t *testing.T) {
 	for where, wet := range map[string]bool{"roots": false, "": true, "leaves": true} {
 		w := laid(t, `{"kind":"monstera-deliciosa","causes":["root-mealybug"]}`).begin()
-		w.wets(step{Op: treatment.Soap, Params: treatment.Params{Where: where}})
-		assert.Equal(t, wet, w.wet[treatment.Leaves], "soap on %q", where)
+		w.do(step{Op: treatment.Soap, Params: treatment.Params{Where: where}})
+		assert.Equal(t, wet, w.Wet&state.Leaves != 0, "soap on %q", where)
 	}
 }
 

@@ -86,7 +86,7 @@ func TestALimpPlantIsLookedAtWeekly(t *testing.T) {
 
 // Two weeks without a look may pass, and not a day more.
 func TestHowLongALimpPlantIsLeftAlone(t *testing.T) {
-	c := composer{agenda: &agenda{subject: &subject{limp: true}}}
+	c := composer{orders: &orders{subject: &subject{limp: true}}}
 	for next, want := range map[int][]int{14: {14, 28}, 15: {7, 15, 28}, 28: {7, 14, 21, 28}, 90: {7, 14, 21, 28}} {
 		list := c.limpWeekly([]*sit{
 			{dated: true, day: next, steps: []step{do(treatment.Look)}},
@@ -150,7 +150,7 @@ func TestFewFrondsAreTaken(t *testing.T) {
 // A plant that is in a new mix by the next day is not loosened in its old one; two days later it is.
 func TestHowSoonAMixIsNew(t *testing.T) {
 	for sat, leftOut := range map[int]bool{-1: false, 0: true, 1: true, 2: false} {
-		c := &composer{agenda: &agenda{subject: &subject{}, root: &rootWork{}}, sat: sat}
+		c := &composer{orders: &orders{subject: &subject{}, root: &rootWork{}}, sat: sat}
 		assert.Equal(t, leftOut, placings[treatment.Loosen](c, &plain{}), sat)
 	}
 }

@@ -337,10 +337,10 @@ func TestOneFeedAndOneLookAtLeast(t *testing.T) {
 // A pot that is opened within a week shows its roots then; one that is opened later does not.
 func TestWhenAPotIsOpenedLate(t *testing.T) {
 	for sat, late := range map[int]bool{-1: false, 0: false, 7: false, 8: true} {
-		c := &composer{agenda: &agenda{root: &rootWork{}}, sat: sat}
+		c := &composer{orders: &orders{root: &rootWork{}}, sat: sat}
 		assert.Equal(t, late, c.opensLate(), sat)
 	}
-	assert.False(t, (&composer{agenda: &agenda{}, sat: 8}).opensLate(), "without work on the roots")
+	assert.False(t, (&composer{orders: &orders{}, sat: 8}).opensLate(), "without work on the roots")
 }
 
 // A pot of roots counted dead is looked at each week, and moved to a smaller one when that is

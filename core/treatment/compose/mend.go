@@ -7,6 +7,7 @@ import (
 	"tendermend/core/facts"
 	"tendermend/core/gate"
 	"tendermend/core/plant"
+	"tendermend/core/state"
 	"tendermend/core/treatment"
 )
 
@@ -126,11 +127,11 @@ var guards = []guard{
 					facts.InHand,
 					facts.OnTray,
 				},
-				h.seat,
+				h.Seat,
 			)
 			in = in && !(h.step.Op == treatment.Loosen && h.c.untied)
 			return dropIf(
-				!in && !(h.step.Op == treatment.TopDress && h.seat == facts.InBasket),
+				!in && !(h.step.Op == treatment.TopDress && h.Seat == facts.InBasket),
 				"it stands in no pot",
 			)
 		},
@@ -175,7 +176,7 @@ var guards = []guard{
 		treatment.NeverPieceTravels,
 		ops(treatment.Insurance, treatment.TipCut, treatment.NodeBox, treatment.LeafCut, treatment.Layer),
 		func(h *here) verdict {
-			return dropIf(len(h.c.travels()) > 0 && !h.free, "what ails it travels with a piece")
+			return dropIf(len(h.c.travels()) > 0 && !h.Free, "what ails it travels with a piece")
 		},
 	},
 	{treatment.NeverPieceOfPiece, ops(treatment.Insurance), func(h *here) verdict {
@@ -190,12 +191,12 @@ var guards = []guard{
 	{treatment.NeverThirdOfLeaves, ops(treatment.RemoveLeaves), (*here).leafLimit},
 	{treatment.NeverBladeUnclean, cutOps, func(h *here) verdict {
 		return verdict{
-			do:   onlyIf(before, h.step.Op.Does(treatment.Cuts) && h.blade == "elsewhere"),
+			do:   onlyIf(before, h.step.Op.Does(treatment.Cuts) && h.Blade == state.Away),
 			step: h.c.blade(),
 		}
 	}},
 	{treatment.NeverBladeAfterInfected, cutOps, func(h *here) verdict {
-		return verdict{do: onlyIf(before, h.step.Op.Does(treatment.Cuts) && h.blade == "dirty"), step: h.c.blade()}
+		return verdict{do: onlyIf(before, h.step.Op.Does(treatment.Cuts) && h.Blade == state.Dirty), step: h.c.blade()}
 	}},
 	{treatment.NeverTangleBrittle, ops(treatment.WashOff, treatment.Loosen, treatment.RootPrune), func(h *here) verdict {
 		palm := h.c.is(treatment.Palm, treatment.Cycad)
@@ -212,7 +213,7 @@ var guards = []guard{
 	}},
 	{treatment.NeverSoakRotting, ops(treatment.Soak, treatment.Flush), (*here).soaking},
 	{treatment.NeverSoakRotting, ops(treatment.Flush), func(h *here) verdict {
-		dry := treatment.MineralSet().Has(h.c.habitID) && h.moist != facts.Due && h.moist != facts.Dry
+		dry := treatment.MineralSet().Has(h.c.habitID) && h.Moist != facts.Due && h.Moist != facts.Dry
 		return verdict{do: onlyIf(wait, dry && !h.gate), gate: due.With(growth...)}
 	}},
 	{treatment.NeverRootlessWater, append(ops(treatment.CupFill), medium...), func(h *here) verdict {
@@ -222,17 +223,17 @@ var guards = []guard{
 		)
 	}},
 	{treatment.NeverPreWaterRot, ops(treatment.PreWater), func(h *here) verdict {
-		return dropIf(h.rot || h.c.dry || h.phase() == "resting", "it must stay dry")
+		return dropIf(h.Rot || h.c.dry || h.phase() == "resting", "it must stay dry")
 	}},
 	{treatment.NeverWarmTooFast, append(ops(treatment.FeedIt, treatment.Temper), medium...), (*here).chilled},
 	{treatment.NeverWetOpenCut, medium, func(h *here) verdict {
-		if !h.openWound() || h.step.Params.For == treatment.ForPieces {
+		if !h.OpenWound() || h.step.Params.For == treatment.ForPieces {
 			return verdict{}
 		}
 		return verdict{do: delay, day: h.healed(), why: cutsOpen}
 	}},
 	{treatment.NeverWaterBeforeDry, ops(treatment.FirstWater), func(h *here) verdict {
-		dry := h.stemCut() + h.c.stemDry[0]
+		dry := h.StemCut() + h.c.stemDry[0]
 		early := h.day < dry && !h.gate && h.step.Params.For != treatment.ForPieces
 		return verdict{do: onlyIf(delay, early), day: dry, why: cutIsDry}
 	}},
@@ -243,7 +244,7 @@ var guards = []guard{
 	}},
 	{treatment.NeverCoveredInSun, ops(treatment.CoverIt), func(h *here) verdict {
 		return verdict{
-			do:   onlyIf(before, h.sun && !has(h.rest, treatment.ShadeIt)),
+			do:   onlyIf(before, h.Sun && !has(h.rest, treatment.ShadeIt)),
 			step: do(treatment.ShadeIt, share(0.4)),
 		}
 	}},
@@ -264,7 +265,7 @@ var guards = []guard{
 		)
 	}},
 	{treatment.NeverFeedDry, ops(treatment.FeedIt, treatment.Supplement), func(h *here) verdict {
-		dry := h.moist != facts.Right && h.moist != facts.Wet && h.moist != facts.Soaked
+		dry := h.Moist != facts.Right && h.Moist != facts.Wet && h.Moist != facts.Soaked
 		return verdict{
 			do: onlyIf(
 				before,
@@ -284,17 +285,17 @@ var guards = []guard{
 	}},
 	{treatment.NeverSystemicHarm, ops(treatment.Systemic), (*here).systemic},
 	{treatment.NeverPredatorsPoisoned, poisons, func(h *here) verdict {
-		return dropIf(h.predator != never && h.day-h.predator < 28, "predators are at work")
+		return dropIf(h.PredatorsOn != never && h.day-h.PredatorsOn < 28, "predators are at work")
 	}},
 	{treatment.NeverSulphurAfterOil, ops(treatment.WashDown, treatment.Mist, treatment.Soap), func(h *here) verdict {
-		return dropIf(h.earthed != never && h.day-h.earthed < 4, "the dust would be washed off")
+		return dropIf(h.DustedOn != never && h.day-h.DustedOn < 4, "the dust would be washed off")
 	}},
 	{treatment.NeverWipeBloom, ops(treatment.Alcohol, treatment.Scrape), func(h *here) verdict {
 		return dropIf(h.c.trait(plant.PowderBloom), "its powdery bloom must not be wiped")
 	}},
 	{treatment.NeverMistDisease, ops(treatment.Mist, treatment.WashDown), func(h *here) verdict {
 		wetBad := !h.c.wetOK() || h.step.Op == treatment.Mist && h.c.has(cause.Virus)
-		return dropIf(wetBad && !h.free, "it travels in drops")
+		return dropIf(wetBad && !h.Free, "it travels in drops")
 	}},
 	{treatment.NeverPartItLacks, ops(treatment.Mist), func(h *here) verdict {
 		return dropIf(h.c.wetNo, "its leaves must stay dry")

@@ -5,6 +5,7 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/gate"
+	"tendermend/core/state"
 	"tendermend/core/treatment"
 )
 
@@ -56,7 +57,7 @@ func (c *composer) dryEnd(w *world, s *sit) ([]step, bool) {
 		return nil, false
 	}
 	crown := w.drips()
-	night := c.wetNo && w.wet[treatment.Leaves] && s.slot == treatment.Evening
+	night := c.wetNo && w.Wet&state.Leaves != 0 && s.slot == treatment.Evening
 	if !crown && !night {
 		return nil, false
 	}
@@ -100,7 +101,7 @@ func (c *composer) takenOut(h *here, v verdict) []step {
 		moved = append(moved, s.steps[to])
 		to++
 	}
-	if v.do == drop && slices.Contains(sprays, h.step.Op) && !h.wet[treatment.Leaves] {
+	if v.do == drop && slices.Contains(sprays, h.step.Op) && h.Wet&state.Leaves == 0 {
 		for to < len(s.steps) && among(s.steps[to].Op, treatment.CrownDry, treatment.CrownDrain) {
 			to++ // nothing was wetted that must dry
 		}

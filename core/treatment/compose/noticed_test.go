@@ -58,7 +58,7 @@ func TestRotIsTakenToLiveForTwoWeeks(t *testing.T) {
 		var s treatment.Situation
 		read := json.Unmarshal([]byte(`{"kind":"spathiphyllum-wallisii","causes":["rust"],"on":"2026-06-15"}`), &s)
 		require.NoError(t, read)
-		c := &composer{agenda: &agenda{subject: &subject{Situation: s}}}
+		c := &composer{orders: &orders{subject: &subject{Situation: s}}}
 		c.Facts.RotAlive = facts.Seen(true, c.On-day.Day(ago), facts.Done)
 		assert.Equal(t, lives, c.rotUnaccepted(), "%d days ago", ago)
 	}

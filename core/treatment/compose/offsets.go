@@ -3,6 +3,7 @@ package compose
 import (
 	"slices"
 
+	"tendermend/core/agenda"
 	"tendermend/core/gate"
 	"tendermend/core/treatment"
 )
@@ -45,9 +46,17 @@ func (c *composer) piecesNextDay(list []*sit) []*sit {
 func (c *composer) followOffset() {
 	if c.dry && c.habitID != treatment.AirPlant {
 		c.draft.then(daysLater(14), do(treatment.Look, note("does the young plant resist a gentle nudge?")), c.pieceWater())
+		c.rootedLater()
 		return
 	}
-	c.draft.then(daysLater(14), do(treatment.Look, note("does the young plant hold and grow?")))
+	c.rootedLater()
+}
+
+// rootedLater waters what has roots of its own, and looks at it, from some days after a sitting that waits.
+func (c *composer) rootedLater() {
+	own := c.thing(agenda.Rooted, pieceWidth)
+	c.draft.then(daysLater(agenda.WaterOf(own).Every), wateredThing(own, nil),
+		do(treatment.Look, every(3, forDays(12)), note("does the young plant hold and grow?")))
 }
 
 // offsetNow parts it today.
@@ -57,6 +66,9 @@ func (c *composer) offsetNow(cut step) {
 	if c.dry && c.habitID != treatment.AirPlant {
 		c.draft.at(14, rankLook+1, c.pieceWater())
 	}
+	own := c.thing(agenda.Rooted, pieceWidth)
+	first := b2n(c.dry && c.habitID != treatment.AirPlant) * 14
+	c.draft.at(first+agenda.WaterOf(own).Every, rankWater, wateredThing(own, nil))
 }
 
 // mayOffset says whether its kind makes offsets or plantlets that are taken.

@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"tendermend/core/state"
 	"tendermend/core/treatment"
 )
 
@@ -251,7 +252,7 @@ func TestAWetPotIsFedAgainAfterTwoWeeks(t *testing.T) {
 	c := laid(t, `{"kind":"monstera-deliciosa","causes":["nitrogen-low"],"on":"2026-06-15",
 		"answers":{"moist":"wet","potWidthCm":14},"place":{"warmthC":20}}`)
 	for day, wet := range map[int]bool{0: true, driesBy: true, driesBy + 1: false} {
-		h := here{world: &world{c: c, day: day, rooted: never}, step: do(treatment.FeedIt)}
+		h := here{world: &world{Plant: state.Plant{LiftedOn: never}, c: c, day: day}, step: do(treatment.FeedIt)}
 		assert.Equal(t, wet, h.onWet(), day)
 	}
 	assert.Equal(t, 14, driesBy)

@@ -105,10 +105,10 @@ func branching(x *subject) bool {
 }
 
 // item is one row of a recipe: it puts something on the agenda.
-type item func(*agenda, cause.ID)
+type item func(*orders, cause.ID)
 
-// agenda is what all accepted causes ask for, before days are found for it.
-type agenda struct {
+// orders are what all accepted causes ask for, before days are found for it.
+type orders struct {
 	*subject
 	root    *rootWork
 	asks    []cause.ID // who asks for root work
@@ -135,24 +135,24 @@ type plain struct {
 	step  step
 }
 
-func (a *agenda) add(p plain) {
+func (a *orders) add(p plain) {
 	p.step.Cause = p.cause
 	a.plain = append(a.plain, p)
 }
 
 // at puts a step on a day of the plan.
 func at(day int, op treatment.OperatorID, opts ...option) item {
-	return func(a *agenda, c cause.ID) { a.add(plain{cause: c, day: day, step: do(op, opts...)}) }
+	return func(a *orders, c cause.ID) { a.add(plain{cause: c, day: day, step: do(op, opts...)}) }
 }
 
 // when waits for a gate.
 func when(waits gate.Gate, op treatment.OperatorID, opts ...option) item {
-	return func(a *agenda, c cause.ID) { a.add(plain{cause: c, day: -1, gate: waits, step: do(op, opts...)}) }
+	return func(a *orders, c cause.ID) { a.add(plain{cause: c, day: -1, gate: waits, step: do(op, opts...)}) }
 }
 
 // given takes items only for some plants.
 func given(f fits, items ...item) item {
-	return func(a *agenda, c cause.ID) {
+	return func(a *orders, c cause.ID) {
 		if f(a.subject) {
 			for _, i := range items {
 				i(a, c)
@@ -188,7 +188,7 @@ type rootWork struct {
 type rootOption func(*rootWork)
 
 func roots(kind rootKind, opts ...rootOption) item {
-	return func(a *agenda, c cause.ID) {
+	return func(a *orders, c cause.ID) {
 		w := rootWork{kind: kind, daily: 7}
 		for _, o := range opts {
 			o(&w)
@@ -222,7 +222,7 @@ func notBefore(day int) rootOption     { return func(w *rootWork) { w.later = da
 
 // wants merges root work that several causes ask for into one sitting: the
 // most thorough of them, with all that each wants.
-func (a *agenda) wants(w rootWork, c cause.ID) {
+func (a *orders) wants(w rootWork, c cause.ID) {
 	a.asks = append(a.asks, c)
 	w.scald = w.scald || c == cause.MediumCollapsed && a.has(cause.Mealybug)
 	w = a.washed(w, c)
@@ -255,7 +255,7 @@ func (a *agenda) wants(w rootWork, c cause.ID) {
 
 // washed opens a ball that cannot stay whole: what carries something has to go, and no ball holds together
 // of dead roots.
-func (a *agenda) washed(w rootWork, c cause.ID) rootWork {
+func (a *orders) washed(w rootWork, c cause.ID) rootWork {
 	carried := a.mustWash(c)
 	if w.kind == wholeBall && (carried || deadRoots(a.subject)) {
 		w.kind, w.scald = washRoots, w.scald || carried
@@ -265,7 +265,7 @@ func (a *agenda) washed(w rootWork, c cause.ID) rootWork {
 }
 
 // mustWash says whether the old medium carries what has to go, whatever a cause asks for.
-func (a *agenda) mustWash(c cause.ID) bool {
+func (a *orders) mustWash(c cause.ID) bool {
 	return a.has(cause.RootMealybug, cause.RootGrub) || c == cause.MediumCollapsed && a.has(cause.Mealybug) ||
 		a.Facts.Medium.Value == facts.Infested ||
 		a.orchid && a.epiphyte && (a.has(cause.Fusarium) || a.badMedium())
@@ -282,7 +282,7 @@ type crownWork struct {
 }
 
 func crown(drug string) item {
-	return func(a *agenda, _ cause.ID) {
+	return func(a *orders, _ cause.ID) {
 		if a.crown == nil || a.crown.drug == "" {
 			a.crown = &crownWork{drug: drug, pick: true}
 		}
@@ -297,7 +297,7 @@ type leafWork struct {
 }
 
 func leaves(mush bool, day int) item {
-	return func(a *agenda, c cause.ID) {
+	return func(a *orders, c cause.ID) {
 		if a.leaf == nil || day < a.leaf.day {
 			a.leaf = &leafWork{mush || a.leaf != nil && a.leaf.mush, day, c}
 		}
@@ -313,18 +313,18 @@ type pieceWork struct {
 }
 
 func pieces(why string, organ treatment.Organ, cover plant.Cover, ops ...treatment.OperatorID) item {
-	return func(a *agenda, _ cause.ID) {
+	return func(a *orders, _ cause.ID) {
 		if a.pieces == nil {
 			a.pieces = &pieceWork{ops, why, organ, cover}
 		}
 	}
 }
 
-func pests(a *agenda, c cause.ID)    { a.pests = append(a.pests, c) }
-func stripIt(a *agenda, _ cause.ID)  { a.strip = true }
-func restIt(a *agenda, _ cause.ID)   { a.rest = true }
-func neckCut(a *agenda, _ cause.ID)  { a.neck = true }
-func changeIt(a *agenda, _ cause.ID) { a.change = true }
+func pests(a *orders, c cause.ID)    { a.pests = append(a.pests, c) }
+func stripIt(a *orders, _ cause.ID)  { a.strip = true }
+func restIt(a *orders, _ cause.ID)   { a.rest = true }
+func neckCut(a *orders, _ cause.ID)  { a.neck = true }
+func changeIt(a *orders, _ cause.ID) { a.change = true }
 
 // notKnownTo says whether plants that grow like it are not known to have a cause.
 func notKnownTo(id cause.ID) fits {
@@ -335,7 +335,7 @@ func notKnownTo(id cause.ID) fits {
 }
 
 // binIt throws the plant away; not for what its kind is not known to have.
-func binIt(a *agenda, c cause.ID) {
+func binIt(a *orders, c cause.ID) {
 	if !notKnownTo(c)(a.subject) {
 		a.discard = c
 		return

@@ -119,7 +119,7 @@ var wishes = map[t.Wish][]item{
 
 // refreshed gives fresh mix in the same way of growing and the same pot: palms and cycads
 // only on top, dry kinds with dry fingers, all others washed as far as their roots bear it.
-func refreshed(a *agenda, c cause.ID) {
+func refreshed(a *orders, c cause.ID) {
 	switch {
 	case a.is(t.Palm, t.Cycad):
 		at(0, t.TopDress)(a, c)

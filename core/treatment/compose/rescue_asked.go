@@ -6,6 +6,7 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/facts"
+	"tendermend/core/state"
 	"tendermend/core/treatment"
 )
 
@@ -132,7 +133,7 @@ func (c *composer) untidied(list []*sit) []*sit {
 // cools its leaves.
 func (c *composer) unsprayed(list []*sit) []*sit {
 	product := func(x step) bool {
-		return among(x.Op, treatment.Soap, treatment.Oil, treatment.LabelDrug) && !slices.Contains(below, x.Organ)
+		return among(x.Op, treatment.Soap, treatment.Oil, treatment.LabelDrug) && !state.LowDown(x.Organ)
 	}
 	for _, s := range list {
 		if !s.dated {

@@ -72,7 +72,7 @@ func (x *subject) sleeper() bool {
 }
 
 // restWater is the water of a plant seen at rest, by its kind.
-func restWater(a *agenda, c cause.ID) {
+func restWater(a *orders, c cause.ID) {
 	switch a.kind.WaterAtRest() {
 	case plant.RestDry:
 		if a.Facts.Leaves.Known && a.Facts.Leaves.Value == 0 {

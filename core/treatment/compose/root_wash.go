@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"tendermend/core/agenda"
 	"tendermend/core/cause"
 	"tendermend/core/facts"
 	"tendermend/core/gate"
@@ -89,10 +90,28 @@ func (c *composer) settledIn(r rootWork, set setting) []step {
 	}
 	out = append(out, c.scalded(r)...)
 	wetHeart := !r.dryWash && !r.falls
-	if wetHeart && (c.is(treatment.Monopodial, treatment.Begonia) || c.keepDry[treatment.Crown] && !c.orchid) {
+	if wetHeart && (c.is(treatment.Monopodial, treatment.Begonia) || c.nature.KeepsDry(treatment.Crown) && !c.orchid) {
 		out = append(out, c.crownDry(treatment.Crown, treatment.Leaves)...)
 	}
 	return out
+}
+
+// partLine waters the other parts of a plant that was divided, from some days after their first water.
+func (c *composer) partLine(r rootWork, live bool) {
+	if !r.part || c.parts(r) < 2 {
+		return
+	}
+	part := c.thing(agenda.Part, 0)
+	line := agenda.WaterOf(part)
+	if c.firstRoots() {
+		c.draft.gate(c.ownRoots(), wateredThing(part, nil))
+		return
+	}
+	if c.gated {
+		c.draft.then(daysLater(line.Every), wateredThing(part, nil))
+		return
+	}
+	c.draft.at(c.sat+c.dryDay(r.wound(), live)+line.Every, rankWater, wateredThing(part, nil))
 }
 
 // neverStaked are habits that hold themselves, or that a stake only wounds.
@@ -308,6 +327,7 @@ func (x *subject) rotsAtHeart() bool {
 
 // nurse looks after it from the sitting on.
 func (c *composer) nurse(r rootWork, set setting, live, wean bool) {
+	c.partLine(r, live)
 	if c.gated {
 		return
 	}

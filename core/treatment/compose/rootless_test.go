@@ -87,9 +87,12 @@ func TestOnlyAWidePotIsTooWideForWhatLives(t *testing.T) {
 
 // Water for young plants is no line for water of their mother: one that was soaked has her own.
 func TestAMotherSoakedHasHerOwnLineForWater(t *testing.T) {
-	rules, days := said(t, `{"kind":"saintpaulia-ionantha","causes":["offset-drain"],"on":"2026-09-15","answers":
+	rules, days := stepsSaid(t, `{"kind":"saintpaulia-ionantha","causes":["offset-drain"],"on":"2026-09-15","answers":
 		{"limp":true,"moist":"dry","liveRoots":18,"deadRoots":3},"place":{"warmthC":22}}`, treatment.ByRule)
-	assert.Equal(t, []int{drinkDays}, days, rules)
+	require.Len(t, rules, 2)
+	assert.Empty(t, rules[0].Params.For, "her own line")
+	assert.Equal(t, drinkDays, days[0])
+	assert.Equal(t, treatment.ForPieces, rules[1].Params.For, "and that of what is parted from her")
 }
 
 // Where no root lives to drink, a medium that repels is of no account: it is worked on today as what lost its roots,

@@ -285,7 +285,7 @@ func (c *composer) bag() []step {
 // crownDry dries crown and joints, where one of them must be dry.
 func (c *composer) crownDry(only ...treatment.Organ) []step {
 	for _, o := range only {
-		if c.keepDry[o] {
+		if c.nature.KeepsDry(o) {
 			return []step{do(treatment.CrownDry)}
 		}
 	}

@@ -12,7 +12,7 @@ import (
 
 // A product keeps its days to the one before it, and oil comes no more than three times in four weeks.
 func TestProductsKeepTheirDays(t *testing.T) {
-	c := &composer{agenda: &agenda{subject: &subject{}, pests: []cause.ID{cause.Thrips}}}
+	c := &composer{orders: &orders{subject: &subject{}, pests: []cause.ID{cause.Thrips}}}
 	for _, x := range []struct {
 		op   treatment.OperatorID
 		used []int

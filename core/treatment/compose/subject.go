@@ -12,6 +12,7 @@ import (
 	"tendermend/core/facts"
 	"tendermend/core/pest"
 	"tendermend/core/plant"
+	"tendermend/core/state"
 	"tendermend/core/treatment"
 )
 
@@ -44,7 +45,7 @@ type subject struct {
 	bulbless                                  bool // a bulbed orchid without bulbs to live on
 	fine                                      bool // fine roots, never long bare
 	rootDry, stemDry                          [2]int
-	keepDry                                   map[treatment.Organ]bool
+	nature                                    state.Nature
 	wetNo                                     bool // leaves must be dry by night
 	airC, humidity, lookDays                  float64
 }
@@ -137,17 +138,10 @@ func (x *subject) readPlace() {
 	}
 }
 
-// readDays gives the dry days of cut roots, and of a cut stem, base, rhizome or
-// bulb: the range with the higher low end.
+// readDays gives the dry days of cut roots, and of a cut stem, base, rhizome or bulb.
 func (x *subject) readDays() {
-	x.rootDry = x.habit.StemDry
-	if x.kind.DryDays != nil {
-		x.rootDry = *x.kind.DryDays
-	}
-	x.stemDry = x.habit.StemDry
-	if x.rootDry[0] > x.stemDry[0] || x.rootDry[0] == x.stemDry[0] && x.rootDry[1] > x.stemDry[1] {
-		x.stemDry = x.rootDry
-	}
+	x.nature, _ = state.NatureOf(x.Situation)
+	x.rootDry, x.stemDry = x.nature.RootDry, x.nature.StemDry
 	x.fine = x.rootDry[0] == 0 || treatment.FineSet().Has(x.habitID)
 }
 
@@ -171,16 +165,6 @@ func (x *subject) readSeat() {
 }
 
 func (x *subject) readWet() {
-	x.keepDry = map[treatment.Organ]bool{}
-	for _, o := range x.habit.KeepDry {
-		x.keepDry[o] = true
-	}
-	for t, o := range map[plant.Trait]treatment.Organ{plant.DryCrown: treatment.Crown,
-		plant.DryJoints: treatment.Joints, plant.DryLeaves: treatment.Leaves} {
-		if x.kind.Has(t) {
-			x.keepDry[o] = true
-		}
-	}
 	x.wetNo = x.kind.Has(plant.DryLeaves) || treatment.WetNoSet().Has(x.habitID) || x.any(treatment.LeafDiseases())
 }
 

@@ -4,6 +4,7 @@ import (
 	"math"
 	"strings"
 
+	"tendermend/core/agenda"
 	"tendermend/core/cause"
 	"tendermend/core/gate"
 	"tendermend/core/plant"
@@ -14,10 +15,10 @@ import (
 // pot, barely damp, a cover by its kind, and no water by the can before it holds.
 
 // topIt takes the firm top off what rots at its foot, and roots it.
-func topIt(a *agenda, _ cause.ID) { a.top = true }
+func topIt(a *orders, _ cause.ID) { a.top = true }
 
 // setTop roots a piece as it is: nothing is cut from it.
-func setTop(a *agenda, _ cause.ID) { a.top, a.severed = true, true }
+func setTop(a *orders, _ cause.ID) { a.top, a.severed = true, true }
 
 const (
 	foot      = 1 // cm, of a stem where nobody measured
@@ -139,6 +140,9 @@ func (c *composer) topHome(day int) {
 			waits = gate.Gate{gate.OnDay(day + 14), gate.Count(gate.NewRoot, 0, 1)}
 		}
 		c.draft.hold("", waits, "", water)
+		top := c.thing(agenda.Top, w)
+		c.draft.then(daysLater(agenda.WaterOf(top).Every), wateredThing(top, newLeaf))
+		c.draft.at(day+agenda.FallbackFrom, rankWater, c.fallback(agenda.Top, nudged))
 		c.draft.at(day+3, rankLook, do(treatment.Look, every(7, toDay(day+28)), note("is its foot firm?")))
 		return
 	}
@@ -147,6 +151,8 @@ func (c *composer) topHome(day int) {
 		first = 2
 	}
 	c.draft.at(day+first, rankPieces, water)
+	top := c.thing(agenda.Top, w)
+	c.draft.at(day+first+agenda.WaterOf(top).Every, rankWater, wateredThing(top, holds))
 	c.draft.at(day+3, rankLook, do(treatment.Look, every(3, toDay(day+14)), note("is its foot firm?")))
 	c.draft.at(day+21, rankLook, do(treatment.Look, every(7, toDay(day+56))))
 	c.draft.hold("", holds, "", do(treatment.ByRule, water2(c.betterWater())))

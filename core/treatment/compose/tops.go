@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"tendermend/core/agenda"
 	"tendermend/core/cause"
 	"tendermend/core/facts"
 	"tendermend/core/gate"
@@ -203,6 +204,8 @@ func (c *composer) neckSitting() {
 	c.draft.at(21, rankLook, do(treatment.Look, every(7, nudged)))
 	c.draft.at(0, rankRoot, c.piecesPotted()...)
 	c.draft.at(2, rankPieces, c.pieceWater())
+	piece := c.thing(agenda.Cutting, pieceWidth)
+	c.draft.at(2+agenda.WaterOf(piece).Every, rankWater, wateredThing(piece, rooted))
 	c.boxLater(0)
 	if len(cover) > 0 {
 		c.sat = 0
@@ -319,6 +322,7 @@ func (c *composer) boxLater(day int) {
 		do(treatment.Label, organ(treatment.OnPieces)),
 		do(treatment.FirstWater, how("through"), with(func(p *treatment.Params) { p.For = treatment.ForPieces })),
 	)
+	c.rootedLater()
 	c.draft.gate(newLeaf, do(treatment.Harden, with(func(p *treatment.Params) { p.Days = num(12) })))
 }
 
@@ -328,6 +332,9 @@ func (c *composer) offsets() {
 	ch := c.Choices.Plantlets
 	if c.Facts.Plantlets.Or(0) < 1 || ch == treatment.SideStay || !c.givesPlantlets() {
 		return
+	}
+	if slices.ContainsFunc(c.draft.gates, func(g gated) bool { return has(g.steps, treatment.TakeOffset) }) {
+		return // the wish takes them
 	}
 	waits := gate.Gate{gate.Count(gate.OffsetRoot, 3, 7.5)}
 	if !c.orchid {

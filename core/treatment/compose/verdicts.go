@@ -46,7 +46,7 @@ func (h *here) opposites() verdict {
 	switch {
 	case op == treatment.Air:
 		return h.airedCovered(all, same)
-	case op == treatment.ByRule && has(same, treatment.HoldWater) && h.tooWet() && h.soaked != h.day:
+	case op == treatment.ByRule && has(same, treatment.HoldWater) && h.tooWet() && h.SoakedOn != h.day:
 		return verdict{do: drop, why: "water is held until it is due"}
 	}
 	for _, o := range opposed {
@@ -131,7 +131,7 @@ func (h *here) brighten() verdict {
 	switch {
 	case h.gate:
 		return verdict{}
-	case h.thirsty:
+	case h.Thirsty:
 		return verdict{do: wait, gate: gate.Gate{gate.FirmFor(0), gate.OnDay(14)}}
 	case h.c.has(cause.HeatStress, cause.ColdInjury, cause.BloomDrain) || burnt && h.day < 14:
 		waits := gate.Gate{gate.FirmFor(0), gate.OnDay(14), gate.See(gate.Growth), gate.QuietFor(7, 0)}
@@ -139,7 +139,7 @@ func (h *here) brighten() verdict {
 			waits = waits.With(gate.DaysSince(facts.SatRoots, 14))
 		}
 		return verdict{do: wait, gate: waits}
-	case h.lost != never && h.day-h.lost < 14,
+	case h.LostOn != never && h.day-h.LostOn < 14,
 		h.c.root != nil && h.c.sat >= 0 && h.day < h.c.sat+14,
 		h.c.pieces != nil,
 		h.c.neck,

@@ -104,18 +104,18 @@ func (x *subject) divisible(s step) bool {
 }
 
 func (h *here) thirstyTidy() verdict {
-	if h.rot && h.c.any(treatment.Rots()) {
+	if h.Rot && h.c.any(treatment.Rots()) {
 		return verdict{}
 	}
-	if h.thirsty && h.gate {
+	if h.Thirsty && h.gate {
 		return verdict{}
 	}
-	if h.thirsty {
+	if h.Thirsty {
 		return verdict{do: drop, why: "it is thirsty: what looks lost comes back"}
 	}
-	drank := h.soaked
+	drank := h.SoakedOn
 	if h.c.limp {
-		drank = max(drank, h.dipped)
+		drank = max(drank, h.DippedOn)
 	}
 	return verdict{
 		do:  onlyIf(delay, drank != never && h.day-drank < 4),
@@ -131,12 +131,12 @@ func (h *here) leafLimit() verdict {
 		return verdict{}
 	}
 	taken := 0.0
-	for _, t := range h.taken {
-		if h.day-t.day < 30 {
-			taken += t.share
+	for _, t := range h.Taken {
+		if h.day-t.Day < 30 {
+			taken += t.Share
 		}
 	}
-	want := h.leafShare(h.step.Params)
+	want := h.c.nature.LeafShare(h.step.Params)
 	if taken+want <= mostLeaves+1e-9 {
 		return verdict{}
 	}

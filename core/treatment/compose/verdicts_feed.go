@@ -57,7 +57,7 @@ const driesBy = 14
 // onWet says whether feed would be poured onto what was found wet and dries first.
 func (h *here) onWet() bool {
 	dries := h.c.driesFirst() && h.c.kind.WaterRule != plant.Even
-	return dries && h.rooted == never && h.day <= driesBy && h.step.Params.Where == ""
+	return dries && h.LiftedOn == never && h.day <= driesBy && h.step.Params.Where == ""
 }
 
 // fedWhenDry feeds it when it wants water again; of two doses of a salt one is left.
@@ -81,8 +81,9 @@ func (h *here) tonic() bool {
 // unfed says whether roots could not take feed up now, or the plant is to be spared it.
 func (h *here) unfed() bool {
 	c := h.c
-	now := h.roots < fedRoots || h.openWound() || h.rooted != never && h.day-h.rooted < 28 || h.thirsty ||
-		h.phase() != "growing" || h.salt && h.day < 56 || c.limp && h.soaked == never && h.watered == never
+	now := h.Share < fedRoots || h.OpenWound() || h.LiftedOn != never && h.day-h.LiftedOn < 28 || h.Thirsty ||
+		h.phase() != "growing" || h.c.has(cause.SaltInjury) && h.day < 56 ||
+		c.limp && h.SoakedOn == never && h.WateredOn == never
 	return now || h.day < c.newFor() || h.spared()
 }
 

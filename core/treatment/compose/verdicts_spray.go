@@ -1,12 +1,11 @@
 package compose
 
 import (
-	"slices"
-
 	"tendermend/core/cause"
 	"tendermend/core/facts"
 	"tendermend/core/gate"
 	"tendermend/core/plant"
+	"tendermend/core/state"
 	"tendermend/core/treatment"
 )
 
@@ -30,7 +29,7 @@ func (h *here) spraying() verdict {
 func (h *here) onLeaves() bool {
 	return h.step.Op != treatment.LabelDrug ||
 		(h.c.any(treatment.LeafDiseases()) || len(h.c.pests) > 0) &&
-			!slices.Contains(below, h.step.Organ) && h.step.Organ != treatment.Crown
+			!state.LowDown(h.step.Organ) && h.step.Organ != treatment.Crown
 }
 
 // filmed says when leaves bear a product on them.
@@ -39,12 +38,12 @@ func (h *here) filmed() verdict {
 	switch {
 	case c.airC > sprayC:
 		return verdict{do: drop, why: burns}
-	case h.thirsty:
+	case h.Thirsty:
 		return verdict{do: drop, why: "a thirsty plant burns under it"}
-	case h.sun:
+	case h.Sun:
 		return verdict{do: before, step: do(treatment.ShadeIt, share(0.4))}
-	case h.soaked != never && h.day-h.soaked < drinkDays:
-		return verdict{do: delay, day: h.soaked + drinkDays, why: "it has only just drunk"}
+	case h.SoakedOn != never && h.day-h.SoakedOn < drinkDays:
+		return verdict{do: delay, day: h.SoakedOn + drinkDays, why: "it has only just drunk"}
 	case !h.gate && h.day < drinkDays &&
 		c.has(cause.SunScorch, cause.LampBurn, cause.SprayInjury, cause.HeatStress, cause.ColdInjury):
 		return verdict{do: delay, day: drinkDays, why: "burnt or chilled leaves bear no product yet"}
@@ -54,11 +53,11 @@ func (h *here) filmed() verdict {
 
 func (h *here) systemic() verdict {
 	c := h.c
-	dry := h.moist == facts.Dry || h.moist == facts.Bone || h.moist == facts.Due
+	dry := h.Moist == facts.Dry || h.Moist == facts.Bone || h.Moist == facts.Due
 	switch {
 	case c.meetsBees():
 		return verdict{do: drop, why: beesOrFood}
-	case h.rooted != never && h.watered < h.rooted, h.seat == facts.OnTray:
+	case h.LiftedOn != never && h.WateredOn < h.LiftedOn, h.Seat == facts.OnTray:
 		return verdict{do: wait, gate: gate.Gate{gate.IsMoist()}}
 	case dry && !h.gate && !has(h.gone, medium...):
 		return verdict{do: before, step: do(treatment.ByRule)}

@@ -8,7 +8,7 @@ import (
 
 // drowned says whether too much water ails it, and its medium is wet these first days.
 func (h *here) drowned() bool {
-	early := h.day <= 1 && !h.gate && h.set == never
+	early := h.day <= 1 && !h.gate && h.SetOn == never
 	return early && h.c.has(cause.Overwatering) && among(h.c.moist, facts.Wet, facts.Soaked)
 }
 
@@ -23,18 +23,18 @@ func (h *here) soaking() verdict {
 // soakingDry says when a medium that is not over-wet is soaked or flushed.
 func (h *here) soakingDry(s step, rests, stands bool) verdict {
 	switch {
-	case h.rot:
+	case h.Rot:
 		return verdict{do: drop, why: "with live rot nothing is soaked"}
 	case s.Params.WetDrops.Known && !rests && !stands:
 		return verdict{}
-	case stands && h.set == never && !has(h.gone, treatment.DrainSaucer):
+	case stands && h.SetOn == never && !has(h.gone, treatment.DrainSaucer):
 		return h.noWayOut()
 	case h.c.firstRoots() && !h.gate && s.Op == treatment.Flush:
 		return verdict{do: wait, gate: h.c.ownRoots()}
 	case rests && h.c.habitID != treatment.AirPlant:
 		return h.soakedInRest()
 	case s.Op == treatment.Soak:
-		return dropIf(among(h.moist, facts.Wet, facts.Soaked), "the medium is wet")
+		return dropIf(among(h.Moist, facts.Wet, facts.Soaked), "the medium is wet")
 	case s.Op == treatment.Flush:
 		return h.flushed()
 	}
@@ -43,7 +43,7 @@ func (h *here) soakingDry(s step, rests, stands bool) verdict {
 
 // noWayOut lets a dish be emptied before, where a pot has no hole.
 func (h *here) noWayOut() verdict {
-	if h.seat == facts.InPot || h.seat == facts.InReservoir {
+	if h.Seat == facts.InPot || h.Seat == facts.InReservoir {
 		return verdict{do: before, step: h.c.drains()}
 	}
 	return verdict{do: drop, why: "the water has no way out"}
@@ -54,7 +54,7 @@ func (h *here) soakedInRest() verdict {
 	if h.step.Op == treatment.Flush && !h.gate {
 		return verdict{do: wait, gate: newGrowth}
 	}
-	if h.thirsty && !restingDry(h.c.subject) {
+	if h.Thirsty && !restingDry(h.c.subject) {
 		return verdict{do: instead, step: do(treatment.ByRule, what("a little: it rests"), water(h.c.betterWater()))}
 	}
 	return verdict{do: drop, why: "it rests"}
@@ -94,15 +94,15 @@ func (h *here) chilled() verdict {
 // healed is the day on which every open wound has closed.
 func (h *here) healed() int {
 	day := h.day + 1
-	for _, x := range h.wounds {
-		if x.closed || !x.wetted {
+	for _, x := range h.Wounds {
+		if !x.Open || !x.Wetted {
 			continue
 		}
 		dry := h.c.stemDry[1]
-		if x.roots {
+		if x.Organ == treatment.OnRoots {
 			dry = h.c.rootDry[1]
 		}
-		day = max(day, x.day+max(2, dry))
+		day = max(day, x.Day+max(2, dry))
 	}
 	return day
 }

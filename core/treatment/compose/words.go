@@ -91,7 +91,7 @@ var selfEnding = []treatment.OperatorID{
 
 // again says how often a step is repeated, and until when.
 func (c *composer) again(s step) string {
-	if slices.Contains(selfEnding, s.Op) || s.Every == 0 && len(s.Until) == 0 {
+	if slices.Contains(selfEnding, s.Op) || itsLine(s) || s.Every == 0 && len(s.Until) == 0 {
 		return ""
 	}
 	if s.Every == 0 {
@@ -123,6 +123,14 @@ func untilWords(until gate.Gate) string {
 		said[i] = c.Words()
 	}
 	return listed(said)
+}
+
+// lastsWords say until what something repeated goes on, or for how long.
+func lastsWords(until gate.Gate) string {
+	if n, counts := until.Since(facts.Begun); counts {
+		return " for " + working.Count(n, "day")
+	}
+	return " until " + untilWords(until)
 }
 
 // theOrgan names an organ in a sentence.

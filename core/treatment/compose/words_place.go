@@ -35,10 +35,10 @@ func sayCrownDry(w saying) string {
 	switch {
 	case w.Params.How == "upside down", w.habitID == treatment.AirPlant:
 		return "Shake it and dry it upside down in moving air, within four hours."
-	case w.keepDry[treatment.Joints] && !w.keepDry[treatment.Crown]:
+	case w.nature.KeepsDry(treatment.Joints) && !w.nature.KeepsDry(treatment.Crown):
 		return "Dry joints and sheaths with moving air within the hour, before evening."
 	}
-	if !w.keepDry[treatment.Crown] && !w.is(treatment.Monopodial, treatment.Bromeliad) {
+	if !w.nature.KeepsDry(treatment.Crown) && !w.is(treatment.Monopodial, treatment.Bromeliad) {
 		return "Let leaves and joints dry in moving air within the hour, before evening."
 	}
 	return "Dry the crown with moving air within the hour, before evening."

@@ -8,6 +8,7 @@ import (
 	"tendermend/core/cause"
 	"tendermend/core/facts"
 	"tendermend/core/plant"
+	"tendermend/core/state"
 	"tendermend/core/treatment"
 )
 
@@ -266,7 +267,7 @@ func (w saying) mixWords() string {
 
 func sayLayer(w saying) string {
 	switch {
-	case w.Params.What == treatment.CutFree:
+	case w.Params.What == state.CutFree:
 		return "Cut the rooted piece free, just behind its roots. The stem that stays ends above a node."
 	case w.Params.How == "in the air":
 		return "Below a node cut a third of the way into the stem, wipe the sap off, and hold the cut open with a " +

@@ -50,7 +50,7 @@ func sayLook(w saying) string {
 	said := "Look at it"
 	switch {
 	case w.Every > 0 && len(w.Until) > 0:
-		said = "Look at it " + everyWords(w.Every) + " until " + untilWords(w.Until)
+		said = "Look at it " + everyWords(w.Every) + lastsWords(w.Until)
 	case w.Every > 0:
 		said = "Look at it " + everyWords(w.Every)
 	}

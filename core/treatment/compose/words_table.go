@@ -209,7 +209,7 @@ var sayings = map[treatment.OperatorID]sayer{
 		return fmt.Sprintf("Get the pieces used to the air of the room by steps, over %s: a little wider every few days.",
 			working.Measured(w.Params.Days.Or(12), "day"))
 	},
-	treatment.Refill:     fixedly("Set the tips into the mother's bare spots, in moist mix, so that none rocks."),
+	treatment.Refill:     sayRefill,
 	treatment.TrimBranch: sayTrimBranch,
 	treatment.Turn:       fixedly("Turn it by a quarter; mark the side."),
 	treatment.VirusTest:  fixedly("Test two leaves with a strip or through a laboratory, and write the result down."),

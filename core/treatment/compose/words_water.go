@@ -187,6 +187,9 @@ func sayDryTop(w saying) string {
 
 func sayByRule(w saying) string {
 	p := w.Params
+	if itsLine(w.step) {
+		return w.sayLine()
+	}
 	where := whereOfRule[p.What]
 	if w.kind.WaterRule == plant.AirRoots {
 		where = onRoots.Replace(where)

@@ -15,26 +15,26 @@ import (
 // Answers are what the carer is asked before a plan is made, as they stand in
 // the record. What is missing was not answered.
 type Answers struct {
-	LiveRoots   *int           `json:"liveRoots,omitempty" doc:"Live roots counted."`
-	DeadRoots   *int           `json:"deadRoots,omitempty" doc:"Dead roots counted."`
-	LiveTips    *int           `json:"liveTips,omitempty"`
-	RootBallCM  *float64       `json:"rootBallCm,omitempty" doc:"Width of the live root ball."`
-	PotWidthCM  *float64       `json:"potWidthCm,omitempty" doc:"Inner width of the present pot."`
+	LiveRoots   *int           `json:"liveRoots,omitempty" minimum:"-9999" maximum:"99999" doc:"Live roots counted."`
+	DeadRoots   *int           `json:"deadRoots,omitempty" minimum:"-9999" maximum:"99999" doc:"Dead roots counted."`
+	LiveTips    *int           `json:"liveTips,omitempty" minimum:"-9999" maximum:"99999"`
+	RootBallCM  *float64       `json:"rootBallCm,omitempty" minimum:"-999" maximum:"9999" doc:"Width of what lives."`
+	PotWidthCM  *float64       `json:"potWidthCm,omitempty" minimum:"-9999" maximum:"99999" doc:"Inner width of its pot."`
 	Reserves    facts.Reserves `json:"reserves,omitempty" enum:"plump,ridged,shrivelled"`
 	LiveRot     *bool          `json:"liveRot,omitempty"`
 	InSpike     *bool          `json:"inSpike,omitempty"`
-	WarmthC     *float64       `json:"warmthC,omitempty" doc:"Room warmth."`
-	HumidityPct *float64       `json:"humidityPct,omitempty"`
-	LookDays    *int           `json:"lookDays,omitempty" doc:"How often the carer can look."`
+	WarmthC     *float64       `json:"warmthC,omitempty" minimum:"-9999" maximum:"99999" doc:"Room warmth."`
+	HumidityPct *float64       `json:"humidityPct,omitempty" minimum:"-9999" maximum:"99999"`
+	LookDays    *int           `json:"lookDays,omitempty" minimum:"-999" maximum:"9999" doc:"Days between looks."`
 	Limp        *bool          `json:"limp,omitempty" doc:"Whether it hangs limp now."`
 	Moist       facts.Moist    `json:"moist,omitempty" enum:"soaked,wet,right,due,dry,bone" doc:"Its medium."`
 	Standing    *bool          `json:"standing,omitempty" doc:"Whether water stands in saucer or outer pot."`
 	Plug        *bool          `json:"plug,omitempty" doc:"Whether a nursery plug sits in its roots."`
 	PotHoles    *bool          `json:"potHoles,omitempty" doc:"Whether its pot has holes that water runs out of."`
-	OffsetsSeen *int           `json:"offsetsSeen,omitempty" doc:"Plantlets, pups or offsets on it."`
-	Growths     *int           `json:"growths,omitempty" doc:"Bulbs, canes, shoots or rosettes."`
+	OffsetsSeen *int           `json:"offsetsSeen,omitempty" minimum:"-999" maximum:"9999" doc:"Offsets on it."`
+	Growths     *int           `json:"growths,omitempty" minimum:"-9999" maximum:"99999" doc:"Bulbs, canes or rosettes."`
 	Growing     *bool          `json:"growing,omitempty" doc:"Something new was seen within a month."`
-	OwnedDays   *int           `json:"ownedDays,omitempty" doc:"Days since it came; missing where nobody knows."`
+	OwnedDays   *int           `json:"ownedDays,omitempty" minimum:"-999" maximum:"9999" doc:"Days since it came."`
 
 	Seat facts.Seat `json:"seat,omitempty" enum:"pot,basket,mount,hung,cup,dish,reservoir,jar,box" doc:"Its seat."`
 

@@ -1,7 +1,9 @@
 package sheet
 
 import (
+	"cmp"
 	"slices"
+	"strings"
 
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
@@ -60,18 +62,38 @@ func (a Answers) edited(composed, changed treatment.Plan) []Edited {
 				n++
 			}
 			if k := slices.Index(ids[i], e.Step); k >= 0 {
-				o, _ := treatment.OperatorByID(composed.Sittings[i].Steps[k].Op)
-				list = append(list, Edited{e.Step, o.Title, max(1, n)})
+				list = append(list, Edited{e.Step, composed.Sittings[i].Steps[k].Title(), max(1, n)})
 			}
 		}
 	}
 	return list
 }
 
+// Gone is a change of a step that the plan does not have, or has no more since something else was answered.
+type Gone struct {
+	Edit  int    `json:"edit" doc:"Which of the changes, from 0."`
+	Step  string `json:"step"`
+	Title string `json:"title" doc:"What such a step is called; its id where there is none of the kind."`
+}
+
+// gone names the changes for which a plan as it was composed has no step.
+func (a Answers) gone(composed treatment.Plan) []Gone {
+	list, ids := []Gone{}, slices.Concat(identify(composed)...)
+	for i, e := range a.Edits {
+		if slices.Contains(ids, e.Step) {
+			continue
+		}
+		op, _, _ := strings.Cut(e.Step, "@")
+		o, _ := treatment.OperatorByID(treatment.OperatorID(op))
+		list = append(list, Gone{i, e.Step, cmp.Or(o.Title, e.Step)})
+	}
+	return list
+}
+
 // undated says why a sitting that waits for something is not put on a day.
 func undated(s treatment.Sitting, step int) treatment.LeftOut {
-	o, _ := treatment.OperatorByID(s.Steps[step].Op)
-	return treatment.LeftOut{Op: "another day for “" + o.Title + "”", Why: "it waits for this: " + s.Gate.Words() +
+	title := s.Steps[step].Title()
+	return treatment.LeftOut{Op: "another day for “" + title + "”", Why: "it waits for this: " + s.Gate.Words() +
 		". Record it when it is seen, or say why nothing holds it back"}
 }
 

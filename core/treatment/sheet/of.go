@@ -8,6 +8,7 @@ import (
 	"tendermend/core/cause"
 	"tendermend/core/day"
 	"tendermend/core/pest"
+	"tendermend/core/state"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
 	"tendermend/core/treatment/compose"
@@ -20,6 +21,7 @@ type Made struct {
 	Situation treatment.Situation
 	Breaches  []check.Breach
 	Edited    []Edited
+	Gone      []Gone
 }
 
 // Of makes a plan: it fills the answers into the situation, composes, takes the
@@ -43,7 +45,7 @@ func Of(s treatment.Situation, a Answers) (Made, error) {
 	sheet := dated(s, p, ids)
 	sheet.Rules = append([]Rule{}, slices.Concat(setAside(a), changesFirst(s, sheet), takenFor(s, a), sheet.Rules)...)
 	sheet.Breaches = breaches
-	return Made{sheet, s, breaches, a.edited(composed, p)}, nil
+	return Made{sheet, s, breaches, a.edited(composed, p), a.gone(composed)}, nil
 }
 
 // identify gives every step of a plan an id: its operator and day, and a number
@@ -156,6 +158,7 @@ func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
 	}
 	out.lookAhead(s)
 	w := writing{s: s, pests: pestRow(s, p)}
+	w.nature, _ = state.NatureOf(s)
 	for i, sit := range p.Sittings {
 		if len(sit.Steps) > 0 {
 			w.sitting(&out, i, sit, ids[i])
@@ -187,9 +190,10 @@ func (out *Plan) name(s treatment.Situation, p treatment.Plan) {
 // writing is what the sittings written so far leave to the next: the pot that is
 // laid out, and the pests' clocks by sitting and step.
 type writing struct {
-	s     treatment.Situation
-	pests map[[2]int]PestTime
-	laid  *treatment.Params
+	s      treatment.Situation
+	pests  map[[2]int]PestTime
+	laid   *treatment.Params
+	nature state.Nature
 }
 
 // sitting writes one sitting, the i-th of its plan, on its day.
@@ -234,11 +238,11 @@ func (w *writing) sitting(out *Plan, i int, sit treatment.Sitting, ids []string)
 // step writes one step, with what its tick will say in the record.
 func (w *writing) step(x treatment.Step, id string) Step {
 	st := step(w.s, x, id)
-	if x.Op == treatment.ReadyPot && x.Params.For != treatment.ForPieces {
+	if x.Op == treatment.ReadyPot && x.Of() == treatment.ForPlant {
 		w.laid = &x.Params
 	}
-	if makes, writes := treatment.EffectOf(treatment.Done{Step: x, Laid: w.laid}); writes {
-		st.Makes, st.Writes = &makes, treatment.Writes(x.Op)
+	if makes, writes := state.EffectOf(state.Done{Step: x, Laid: w.laid, Nature: w.nature}); writes {
+		st.Makes, st.Writes = &makes, state.Writes(x.Op)
 	}
 	return st
 }
@@ -273,10 +277,11 @@ func step(s treatment.Situation, x treatment.Step, id string) Step {
 		ID:          id,
 		Op:          string(x.Op),
 		Part:        treatment.PartOf(x.Op),
+		Of:          x.Of(),
 		Every:       x.Every,
 		Until:       x.Until.Words(),
 		Lasts:       x.Until,
-		Title:       o.Title,
+		Title:       x.Title(),
 		How:         o.How,
 		Minutes:     o.Minutes,
 		WaitMinutes: wait(o, x),

@@ -6,6 +6,7 @@ package sheet
 import (
 	"tendermend/core/day"
 	"tendermend/core/gate"
+	"tendermend/core/state"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
 	"tendermend/core/working"
@@ -13,20 +14,23 @@ import (
 
 // Step is one dated step of a plan.
 type Step struct {
-	ID      string  `json:"id"`
-	Phase   string  `json:"phase,omitempty" doc:"Part of the work, in plans of older records."`
-	Op      string  `json:"op,omitempty" doc:"The operator."`
-	Part    string  `json:"part,omitempty" doc:"Part of the work; empty where it belongs to what is around it."`
-	Sitting int     `json:"sitting,omitempty" doc:"Its sitting, from 1; 0 in plans of older records."`
+	ID    string `json:"id"`
+	Phase string `json:"phase,omitempty" doc:"Part of the work, in plans of older records."`
+	Op    string `json:"op,omitempty" doc:"The operator."`
+	Part  string `json:"part,omitempty" doc:"Part of the work; empty where it belongs to what is around it."`
+	// Of is whom it is done to, where that is not the plant itself; missing in older records.
+	Of treatment.Target `json:"of,omitempty" doc:"pieces or part, where it is for what was parted from the plant."`
+	// Sitting is the sitting that it is done in, from 1; 0 in older plans.
+	Sitting int     `json:"sitting,omitempty" minimum:"0" maximum:"9999" doc:"Its sitting, from 1; 0 for none."`
 	On      day.Day `json:"on"`
-	Every   int     `json:"every,omitempty" doc:"Days after which it is done again."`
+	Every   int     `json:"every,omitempty" minimum:"0" maximum:"9999" doc:"Days after which it is done again."`
 	Until   string  `json:"until,omitempty" doc:"What ends a repeated step, in words."`
 	// Lasts is until what it is done, as conditions; missing in older records.
 	Lasts       gate.Gate `json:"lasts,omitempty" doc:"What ends a repeated step, as conditions."`
 	Title       string    `json:"title"`
 	How         string    `json:"how"`
-	Minutes     int       `json:"minutes"`
-	WaitMinutes int       `json:"waitMinutes,omitempty" doc:"Minutes that a clock runs: a soak, a drying cut."`
+	Minutes     int       `json:"minutes" minimum:"0" maximum:"9999"`
+	WaitMinutes int       `json:"waitMinutes,omitempty" minimum:"0" maximum:"9999" doc:"Minutes that a clock runs."`
 	Entry       string    `json:"entry,omitempty" doc:"What must be so before it is begun."`
 	Gate        string    `json:"gate,omitempty" doc:"What must be seen first: its day is only when to look."`
 	// Waits is its gate as conditions; missing in older records.
@@ -41,7 +45,7 @@ type Step struct {
 	Amounts []working.Amount `json:"amounts"`
 	Pest    *PestTime        `json:"pest,omitempty" doc:"Where a pest's clock sets its day."`
 	// Makes is what is so when it was done; missing in older records, and where its tick is all.
-	Makes *treatment.Effect `json:"makes,omitempty" doc:"What is so when it was done."`
+	Makes *state.Effect `json:"makes,omitempty" doc:"What is so when it was done."`
 	// Writes says what its tick writes beside it.
 	Writes  string `json:"writes,omitempty" doc:"What its tick writes into the record beside it, in words."`
 	ForGood bool   `json:"forGood,omitempty" doc:"Whether it cannot be undone."`
@@ -50,12 +54,12 @@ type Step struct {
 // PestTime says which treatment in the row against a pest a step is.
 type PestTime struct {
 	Cause string `json:"cause"`
-	Nth   int    `json:"nth" doc:"0 is the first treatment."`
+	Nth   int    `json:"nth" minimum:"0" maximum:"9999" doc:"0 is the first treatment."`
 }
 
 // Sitting is a disturbance that is begun and ended in one go.
 type Sitting struct {
-	N       int                   `json:"n" doc:"Its number in the plan, from 1."`
+	N       int                   `json:"n" minimum:"0" maximum:"9999" doc:"Its number in the plan, from 1."`
 	Kind    treatment.SittingKind `json:"kind"`
 	Name    string                `json:"name"`
 	On      day.Day               `json:"on" doc:"Its day; where it waits for a gate, about when to look."`
@@ -64,7 +68,7 @@ type Sitting struct {
 	Waits   gate.Gate             `json:"waits,omitempty" doc:"Its gate as conditions."`
 	Held    string                `json:"held,omitempty" doc:"Why it is held back, in words."`
 	LayOut  []string              `json:"layOut,omitempty" doc:"What is laid out before it begins."`
-	Minutes int                   `json:"minutes"`
+	Minutes int                   `json:"minutes" minimum:"0" maximum:"9999"`
 	// Stop says what to do when one must stop in the middle.
 	Stop string `json:"stop,omitempty"`
 }
@@ -85,7 +89,7 @@ type Caution struct {
 
 // Plan is an ordered list of dated steps with what they are for.
 type Plan struct {
-	Edition   int                `json:"edition,omitempty" doc:"2 for plans in sittings; missing in older records."`
+	Edition   int                `json:"edition,omitempty" minimum:"0" maximum:"9999" doc:"2 for plans in sittings."`
 	Causes    []string           `json:"causes"`
 	Wish      treatment.Wish     `json:"wish,omitempty"`
 	Protocols []string           `json:"protocols" doc:"Ids of the treatments it is composed of, in older records."`

@@ -28,7 +28,7 @@ func asksFor(s treatment.Situation, a sheet.Answers) (ids []string) {
 // of what is known, and none again that nobody can answer.
 func TestWhatIsAskedChangesThePlanAndNothingElseIs(t *testing.T) {
 	for i, k := range plant.Profiles() {
-		if i%47 != 0 {
+		if i%(31*every) != 0 {
 			continue
 		}
 		for _, id := range []cause.ID{cause.RootRot, cause.Drought, cause.SpiderMite} {
@@ -41,19 +41,25 @@ func TestWhatIsAskedChangesThePlanAndNothingElseIs(t *testing.T) {
 			require.NoError(t, err)
 			questions := sheet.QuestionsFor(s, sheet.Answers{})
 			assert.LessOrEqual(t, len(questions), sheet.MostQuestions)
+			var all []string
 			for _, q := range questions {
+				all = append(all, q.ID)
 				changes := false
-				for _, answer := range q.Answers {
+				for i, answer := range q.Answers {
 					other := s
 					answer.Says.Tell(&other.Facts, s.On)
 					p, err := compose.Plan(other)
 					require.NoError(t, err)
 					changes = changes || !sameSteps(t, base, p)
-					assert.NotContains(t, asksFor(s, answer.Says), q.ID, "%s: it was answered", k.ID)
+					if i == 0 {
+						assert.NotContains(t, asksFor(s, answer.Says), q.ID, "%s: it was answered", k.ID)
+					}
 				}
 				assert.True(t, changes, "%s, %s: %s changes nothing", k.ID, id, q.ID)
-				assert.NotContains(t, asksFor(s, sheet.Answers{Unknown: []string{q.ID}}), q.ID)
 				assert.NotEmpty(t, q.Taken, "%s says what is taken", q.ID)
+			}
+			for _, again := range asksFor(s, sheet.Answers{Unknown: all}) {
+				assert.NotContains(t, all, again, "%s: nobody knows it", k.ID)
 			}
 		}
 	}

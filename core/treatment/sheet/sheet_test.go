@@ -13,6 +13,7 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/day"
+	"tendermend/core/facts"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
@@ -250,7 +251,7 @@ func TestTheUsualSideOfAChoiceIsThePlanWithoutOne(t *testing.T) {
 		}
 	}
 	for i, k := range plant.Profiles() {
-		if i%17 != 0 && k.ID != "epipremnum-aureum" {
+		if i%(13*every) != 0 && k.ID != "epipremnum-aureum" {
 			continue
 		}
 		try(k.ID, treatment.Propagate)
@@ -282,8 +283,10 @@ func TestChangesAreNamedWhateverIsLeftOfThePlan(t *testing.T) {
 	for _, step := range whole.Sheet.Steps {
 		one := a
 		one.Edits = []sheet.Edit{{Step: step.ID, LeaveOut: true}, {Step: "no-such@d0", LeaveOut: true}}
-		edited := made(t, s, one).Edited
+		changed := made(t, s, one)
+		edited := changed.Edited
 		require.Len(t, edited, 1, "what is not in the plan changes nothing")
+		assert.Equal(t, []sheet.Gone{{Edit: 1, Step: "no-such@d0", Title: "no-such@d0"}}, changed.Gone, "and is named")
 		at := step.Sitting
 		if alone(step) {
 			at = max(1, at-1) // its sitting is gone with it
@@ -301,4 +304,20 @@ func TestChangesAreNamedWhateverIsLeftOfThePlan(t *testing.T) {
 		require.Len(t, m.Edited, len(all.Edits))
 		assert.Equal(t, max(1, gone-1), m.Edited[0].Sitting)
 	}
+}
+
+// The water of pieces is called so, and each step says whom it is done to.
+func TestTheWaterOfPiecesIsCalledSo(t *testing.T) {
+	s := treatment.Situation{Kind: "tradescantia-zebrina", On: day.Of(2026, 5, 10)}
+	s.Facts.PotWidthCM = facts.Said(12.0)
+	p, err := sheet.Of(s, sheet.Answers{Wish: treatment.Propagate})
+	require.NoError(t, err)
+	titles := map[treatment.Target][]string{}
+	for _, x := range p.Sheet.Steps {
+		if x.Op == string(treatment.ByRule) {
+			titles[x.Of] = append(titles[x.Of], x.Title)
+		}
+	}
+	assert.Contains(t, titles[treatment.ForPieces], "Water the pieces")
+	assert.NotContains(t, titles[""], "Water the pieces")
 }

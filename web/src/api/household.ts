@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answer, client, type Schemas } from "./client";
 import { keys } from "./keys";
+import { meant } from "./meant";
 import { queries } from "./queries";
 
 export const useBench = () =>
@@ -82,7 +83,11 @@ export function useStock() {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: ({ supply, ...body }: { supply: string } & Schemas["StockInputBody"]) =>
-      answer(client.POST("/api/supplies/{supply}/stock", { params: { path: { supply } }, body })),
+      meant((despite) =>
+        answer(
+          client.POST("/api/supplies/{supply}/stock", { params: { path: { supply } }, body: { ...body, despite } }),
+        ),
+      ),
     onSuccess: (list) => cache.setQueryData(queries.supplies.queryKey, list),
   });
 }

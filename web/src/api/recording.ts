@@ -4,22 +4,11 @@ import { useRef } from "react";
 import { answer, client, type NewEntry, Problem, type Schemas } from "./client";
 import { newId } from "./id";
 import { keys, recorded } from "./keys";
-import { isItMeant } from "./meant";
+import { meant } from "./meant";
 import { whenThere } from "./waiting";
 
 /** An entry before it gets its id and is sent. */
 export type Draft = Omit<NewEntry, "id"> & { id?: string };
-
-/** Sends what may be a mistake again with what was accepted, where the person says that it is meant. */
-async function meant<T>(send: (despite?: NewEntry["despite"]) => Promise<T>): Promise<T> {
-  try {
-    return await send();
-  } catch (error) {
-    if (!(error instanceof Problem) || error.concerns.length === 0) throw error;
-    if (await isItMeant(error.concerns.map((c) => c.said))) return send(error.concerns.map((c) => c.id));
-    throw new Problem(error.status, `Not recorded. ${error.message}`, {}, error.concerns);
-  }
-}
 
 /**
  * What was recorded is said even when whoever pressed it is gone by then: the row that was answered leaves the page
@@ -89,8 +78,11 @@ export function useRecord(plant: string, how: "at once" | "waits" = "at once") {
   return saidAnyway(mutation);
 }
 
-/** Records things of several plants, each asked about as it would be alone; without a connection they wait. */
-export function useMany() {
+/**
+ * Records things of several plants, plant by plant as each would be alone, or the whole of it or nothing; without a
+ * connection they wait.
+ */
+export function useMany(how: "by plant" | "whole" = "by plant") {
   const cache = useQueryClient();
   const failed = useRef<{ said: string; ids: string[] }>(undefined);
   const mutation = useMutation({
@@ -100,7 +92,7 @@ export function useMany() {
       const ids = failed.current?.said === said ? failed.current.ids : drafts.map(() => newId());
       failed.current = { said, ids };
       const entries = drafts.map((d, i) => ({ ...d, id: d.id ?? ids[i] ?? newId() }));
-      return whenThere(() => answer(client.POST("/api/entries", { body: { entries } })));
+      return whenThere(() => answer(client.POST("/api/entries", { body: { entries, whole: how === "whole" } })));
     },
     onSuccess: (_, drafts) => {
       failed.current = undefined;

@@ -579,7 +579,7 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    /** Record things of several plants: of each plant all of it or nothing */
+    /** Record things of several plants: of each plant all of it or nothing, or all or nothing of the whole */
     post: operations["add-entries"];
     delete?: never;
     options?: never;
@@ -1716,7 +1716,8 @@ export interface paths {
     };
     /** A trip with what was ticked, and after it whom to look at first */
     get: operations["get-trip"];
-    put?: never;
+    /** Change a trip, or call it off: the plan is made anew from today, and what it was is kept */
+    put: operations["change-trip"];
     post?: never;
     delete?: never;
     options?: never;
@@ -1815,10 +1816,10 @@ export interface components {
     Adjusted: {
       /** @description Per cent: least, best. */
       humidity?: number[];
-      /** @description DLI, mol m⁻² d⁻¹: least, best, most. */
+      /** @description DLI, mol m⁻² d⁻¹. */
       light?: number[];
       reason?: string;
-      /** @description °C: lower limit, best, upper limit. */
+      /** @description °C: least, best, most. */
       temperature?: number[];
       waterRule?: string;
     };
@@ -1868,6 +1869,10 @@ export interface components {
       id: string;
       isolate: boolean;
       lasts: boolean;
+      /** @description Whether nothing is fed until it is answered. */
+      noFeed: boolean;
+      /** @description Whether no water is given until it is answered. */
+      noWater: boolean;
       /** @description The day of the reading. */
       on: string;
       /** @description Whether its plan warned of it: the plan is made again, or given up. */
@@ -1927,7 +1932,7 @@ export interface components {
       growing?: boolean;
       /**
        * Format: int64
-       * @description Bulbs, canes, shoots or rosettes.
+       * @description Bulbs, canes or rosettes.
        */
       growths?: number;
       /** Format: double */
@@ -1950,7 +1955,7 @@ export interface components {
       liveTips?: number;
       /**
        * Format: int64
-       * @description How often the carer can look.
+       * @description Days between looks.
        */
       lookDays?: number;
       /** @enum {string} */
@@ -1968,14 +1973,14 @@ export interface components {
       multiplyBy?: string;
       /**
        * Format: int64
-       * @description Plantlets, pups or offsets on it.
+       * @description Offsets on it.
        */
       offsetsSeen?: number;
       /** @description Rules set aside, in older records. */
       overruled?: string[];
       /**
        * Format: int64
-       * @description Days since it came; missing where nobody knows.
+       * @description Days since it came.
        */
       ownedDays?: number;
       /** @enum {string} */
@@ -1991,14 +1996,14 @@ export interface components {
       potHoles?: boolean;
       /**
        * Format: double
-       * @description Inner width of the present pot.
+       * @description Inner width of its pot.
        */
       potWidthCm?: number;
       /** @enum {string} */
       reserves?: "plump" | "ridged" | "shrivelled";
       /**
        * Format: double
-       * @description Width of the live root ball.
+       * @description Width of what lives.
        */
       rootBallCm?: number;
       /**
@@ -2158,7 +2163,7 @@ export interface components {
       potWidthCm?: number;
       /**
        * Format: double
-       * @description What was paid, in the collection's money.
+       * @description In the collection's money.
        */
       price?: number;
       /** @description Its kind; empty when unknown. */
@@ -2351,6 +2356,8 @@ export interface components {
       materials?: string[];
       /** Format: int64 */
       minutes: number;
+      /** @description pieces or part, where it is for what was parted from the plant. */
+      of?: string;
       on: string;
       /** @description The operator. */
       op?: string;
@@ -2364,7 +2371,7 @@ export interface components {
       reasons: string[];
       /**
        * Format: int64
-       * @description Its sitting, from 1; 0 in plans of older records.
+       * @description Its sitting, from 1; 0 for none.
        */
       sitting?: number;
       title: string;
@@ -2372,7 +2379,7 @@ export interface components {
       until?: string;
       /**
        * Format: int64
-       * @description Minutes that a clock runs: a soak, a drying cut.
+       * @description Minutes that a clock runs.
        */
       waitMinutes?: number;
       /** @description Its gate as conditions. */
@@ -2419,6 +2426,10 @@ export interface components {
       true: number;
     };
     BoxInputBody: {
+      /** @description Written by hand, by turn; empty: counted on. */
+      labels?: string[];
+      /** @description Turns of those left out. */
+      left?: number[];
       /** @description For labels: a # for each digit. Ours where empty. */
       pattern?: string;
       /**
@@ -2504,14 +2515,14 @@ export interface components {
       working: components["schemas"]["Working"];
     };
     CalledMedium: {
-      /** @description Share that stays air, least and most, 0-1. */
+      /** @description Share that stays air, least and most. */
       air: number[];
       /** @description How it is written in a mix. */
       called: string;
       /** @description Id of the ingredient that it is most like. */
       like: string;
       name: string;
-      /** @description Share of its volume that holds water after draining, least and most, 0-1. */
+      /** @description Share that holds water after draining, least and most. */
       water: number[];
     };
     Card: {
@@ -2663,7 +2674,7 @@ export interface components {
       baseUnderCm?: number;
       /**
        * Format: double
-       * @description Share by which its light rises.
+       * @description Share its light rises by.
        */
       brighter?: number;
       cover?: string;
@@ -2690,6 +2701,23 @@ export interface components {
       /**
        * Format: int64
        * @description The version that it is changed from.
+       */
+      version: number;
+    };
+    ChangedTripInputBody: {
+      /** @description The day of coming back. */
+      back: string;
+      cooler?: boolean;
+      /** @description The day of leaving. */
+      from: string;
+      note?: string;
+      /** @description Whether it is called off. */
+      off?: boolean;
+      phone?: string;
+      sitter?: string;
+      /**
+       * Format: int64
+       * @description The version that was looked at.
        */
       version: number;
     };
@@ -2953,7 +2981,7 @@ export interface components {
       rooted: number;
       /**
        * Format: int64
-       * @description How many of those that died rotted; all of them where nobody says.
+       * @description How many that died rotted; else all.
        */
       rotted?: number;
       /**
@@ -3158,7 +3186,7 @@ export interface components {
       unsure?: string[];
     };
     DilutionInput: {
-      /** @description Parts of water and of stock. */
+      /** @description Water, stock. */
       ratio?: number[];
       /**
        * Format: double
@@ -3180,7 +3208,7 @@ export interface components {
     DishInput: {
       /**
        * Format: double
-       * @description The longest new root, from the base down, mm.
+       * @description The longest new root, mm.
        */
       longestRootMm: number;
       /**
@@ -3523,7 +3551,7 @@ export interface components {
       slow?: "compost" | "castings" | "fresh-mix";
       /**
        * Format: double
-       * @description Share of what the label gives for pot plants: 1 is label rate.
+       * @description Share of the label rate.
        */
       strength?: number;
     };
@@ -3550,7 +3578,7 @@ export interface components {
       potCm?: number;
       /**
        * Format: double
-       * @description Wanted ppm of nitrogen: gives the grams of the first feed.
+       * @description Wanted nitrogen, ppm.
        */
       wantedN?: number;
     };
@@ -3735,6 +3763,16 @@ export interface components {
       conditions: components["schemas"]["Standing"][];
       /** @description Whether every condition is met. */
       open: boolean;
+    };
+    Gone: {
+      /**
+       * Format: int64
+       * @description Which of the changes, from 0.
+       */
+      edit: number;
+      step: string;
+      /** @description What such a step is called; its id where there is none of the kind. */
+      title: string;
     };
     Group: {
       /** @description How it does beside all others, where that is no chance. */
@@ -3952,12 +3990,12 @@ export interface components {
       wanted: boolean;
     };
     KeptMedium: {
-      /** @description Share that stays air, least and most, 0-1. */
+      /** @description Share that stays air, least and most. */
       air: number[];
       /** @description Id of the ingredient that it is most like. */
       like: string;
       name: string;
-      /** @description Share of its volume that holds water after draining, least and most, 0-1. */
+      /** @description Share that holds water after draining, least and most. */
       water: number[];
       withdrawn?: boolean;
     };
@@ -4010,7 +4048,7 @@ export interface components {
       profile: components["schemas"]["Profile"];
       /**
        * Format: int64
-       * @description The version it was made from; 0 for a new kind.
+       * @description Made from; 0 for new.
        */
       version: number;
       /** @description True takes it out of the lists; its plants keep it. */
@@ -4481,7 +4519,7 @@ export interface components {
       product?: string;
       /**
        * Format: double
-       * @description Share of the label's rate that was fed.
+       * @description Share of the label rate.
        */
       strength?: number;
       /**
@@ -4491,7 +4529,7 @@ export interface components {
       tips?: number;
       /**
        * Format: double
-       * @description Inner width of the pot that it came into.
+       * @description Inner width of its pot.
        */
       widthCm?: number;
     };
@@ -4506,6 +4544,8 @@ export interface components {
     ManyInputBody: {
       /** @description Of several plants, each in its own order. */
       entries: components["schemas"]["SentTo"][];
+      /** @description All of it or nothing, as of a box; otherwise plant by plant. */
+      whole?: boolean;
     };
     ManyOutputBody: {
       /** @description What was recorded. */
@@ -4542,7 +4582,7 @@ export interface components {
       by?: string;
       /**
        * Format: double
-       * @description °C below which it is hurt within a night.
+       * @description °C below which a night hurts it.
        */
       chill?: number;
       common: string;
@@ -4551,7 +4591,7 @@ export interface components {
        * @enum {string}
        */
       cover?: "closed" | "open" | "none";
-      /** @description Days that a cut piece lies dry before it is set. */
+      /** @description Days that a cut piece lies dry. */
       cutDryDays?: number[];
       dryDays?: number[];
       /** @description Whether it grows on trees, its roots in air. */
@@ -4607,7 +4647,7 @@ export interface components {
       rootIn?: string[];
       /** Format: double */
       rootsFirstCm?: number;
-      /** @description Weeks to roots of 2-3 cm in growth; zeros where it is not done. */
+      /** @description Weeks to roots of 2-3 cm in growth. */
       rootsWeeks?: number[];
       /** @description The usual first: pot, basket, mounted, bare-root, cup, air. */
       setups?: string[];
@@ -4672,7 +4712,7 @@ export interface components {
       hours?: number;
       /**
        * Format: double
-       * @description Relative humidity, per cent.
+       * @description Humidity, %.
        */
       humidityPct?: number;
       /** @enum {string} */
@@ -4733,7 +4773,7 @@ export interface components {
     MixInput: {
       /**
        * Format: double
-       * @description Loose mix wanted, where no pot is given.
+       * @description Loose mix, where no pot is given.
        */
       litres?: number;
       /**
@@ -4920,7 +4960,7 @@ export interface components {
     NightForecast: {
       /** @description The first of the nights: the evening of that day. */
       from: string;
-      /** @description Night minimum outdoors, °C, from that night on. */
+      /** @description Night minima outdoors, °C. */
       nights: number[];
       /** @description Who says so. */
       source?: string;
@@ -5223,6 +5263,14 @@ export interface components {
       /** @description Each reason, the weightiest first. */
       why: string[];
     };
+    Passed: {
+      /**
+       * Format: int64
+       * @description Its line in the file, from 1.
+       */
+      row: number;
+      why: string;
+    };
     Pause: {
       from: string;
       to: string;
@@ -5408,7 +5456,7 @@ export interface components {
       cautions: components["schemas"]["Caution"][];
       /**
        * Format: int64
-       * @description 2 for plans in sittings; missing in older records.
+       * @description 2 for plans in sittings.
        */
       edition?: number;
       ends: string[];
@@ -5458,6 +5506,8 @@ export interface components {
       edited: components["schemas"]["Edited"][];
       /** @description What the plan begins from, as far as it is known. */
       facts: components["schemas"]["Row"][];
+      /** @description Changes of steps that it does not have; it is not taken up with them. */
+      gone: components["schemas"]["Gone"][];
       /** @description What its steps need, against the cupboard. */
       needs: components["schemas"]["Need"][];
       /** @description Share of plants that live with what is accepted, treated, 0-1. */
@@ -5478,6 +5528,8 @@ export interface components {
     Plant: {
       /** @description Signs that its line says are not there. */
       absent: string[];
+      /** @description Its label is one of a plant that is or was here, or of one before it. */
+      again?: boolean;
       /** @description How the first of them grows; empty where no kind was found. */
       habit: string;
       /** @description Ids of the kinds that may be meant, likeliest first. */
@@ -5870,7 +5922,7 @@ export interface components {
       branches?: "yes" | "no" | "crown";
       /**
        * Format: double
-       * @description °C below which it is hurt within a night.
+       * @description °C below which a night hurts it.
        */
       chill?: number;
       common: string;
@@ -5879,7 +5931,7 @@ export interface components {
        * @enum {string}
        */
       cover?: "closed" | "open" | "none";
-      /** @description Days that a cut piece lies dry before it is set. */
+      /** @description Days that a cut piece lies dry. */
       cutDryDays?: number[];
       dryDays?: number[];
       /** @description Whether it grows on trees, its roots in air. */
@@ -5935,7 +5987,7 @@ export interface components {
       rootIn?: string[];
       /** Format: double */
       rootsFirstCm?: number;
-      /** @description Weeks to roots of 2-3 cm in growth; zeros where it is not done. */
+      /** @description Weeks to roots of 2-3 cm in growth. */
       rootsWeeks?: number[];
       /** @description The usual first: pot, basket, mounted, bare-root, cup, air. */
       setups?: string[];
@@ -6135,6 +6187,8 @@ export interface components {
       last: string;
       /** @description What is odd about it, in sentences. */
       notes: string[];
+      /** @description The first of them, with why. */
+      passed: components["schemas"]["Passed"][];
       /**
        * Format: int64
        * @description Readings in the file, each time once.
@@ -6143,7 +6197,7 @@ export interface components {
       separator: string;
       /**
        * Format: int64
-       * @description Rows that are no readings.
+       * @description Rows below the heading that are no readings.
        */
       skipped: number;
       /**
@@ -6844,7 +6898,12 @@ export interface components {
       aids: string[];
       /** @description Days after leaving on which a sitter waters it. */
       days: number[];
-      /** @description Whether it was ticked today. */
+      /**
+       * @description What was ticked today; missing where the sitter did not.
+       * @enum {string}
+       */
+      did?: "watered" | "wet";
+      /** @description Whether it was ticked or watered today. */
       done?: boolean;
       /** @description Whether nobody ever recorded how it is watered. */
       guess?: boolean;
@@ -6889,6 +6948,8 @@ export interface components {
       from: string;
       note?: string;
       phone?: string;
+      /** @description What came of a tick, where it is not plain. */
+      said?: string;
       /** @description Those that are seen to, and those that must not be watered. */
       sheet: components["schemas"]["SitPot"][];
       sitter: string;
@@ -6902,7 +6963,7 @@ export interface components {
        * @description Degrees, south negative.
        */
       latitude: number;
-      /** @description Usual night minimum by month, °C, January first. */
+      /** @description Night minima, °C. */
       nights: number[];
       /**
        * @description How clear it is in this climate.
@@ -7151,7 +7212,7 @@ export interface components {
     Stated: {
       /**
        * Format: double
-       * @description How deep its base is buried, cm.
+       * @description Depth of its base.
        */
       baseUnderCm?: number;
       /** @enum {string} */
@@ -7160,21 +7221,21 @@ export interface components {
       growing?: boolean;
       /**
        * Format: int64
-       * @description Bulbs, canes, shoots or rosettes.
+       * @description Bulbs, canes or rosettes.
        */
       growths?: number;
       /** @description Whether water runs out of its pot. */
       holes?: boolean;
       /**
        * Format: double
-       * @description Share of it that is infested, 0 to 1.
+       * @description Share infested.
        */
       infested?: number;
       /** Format: int64 */
       leaves?: number;
       /**
        * Format: double
-       * @description The light it gets now, of what it likes best, 0 to 1.
+       * @description Its light, of the best.
        */
       lightShare?: number;
       limp?: boolean;
@@ -7190,14 +7251,14 @@ export interface components {
       noWater?: boolean;
       /**
        * Format: int64
-       * @description Plantlets, pups or offsets on it.
+       * @description Offsets on it.
        */
       plantlets?: number;
       /** @description Whether a nursery plug sits in the roots. */
       plug?: boolean;
       /**
        * Format: double
-       * @description Inner width of its pot, cm.
+       * @description Inner width of its pot.
        */
       potWidthCm?: number;
       /** @enum {string} */
@@ -7221,14 +7282,14 @@ export interface components {
         | "bin";
       /**
        * Format: int64
-       * @description Flower spikes, in bud or bloom.
+       * @description Spikes in bud or bloom.
        */
       spikes?: number;
       /** @description Whether water stands in saucer or outer pot. */
       standing?: boolean;
       /**
        * Format: double
-       * @description Warmth that it is kept at, °C.
+       * @description Warmth it is kept at, °C.
        */
       warmthC?: number;
     };
@@ -7260,6 +7321,8 @@ export interface components {
       materials?: string[];
       /** Format: int64 */
       minutes: number;
+      /** @description pieces or part, where it is for what was parted from the plant. */
+      of?: string;
       on: string;
       /** @description The operator. */
       op?: string;
@@ -7273,7 +7336,7 @@ export interface components {
       reasons: string[];
       /**
        * Format: int64
-       * @description Its sitting, from 1; 0 in plans of older records.
+       * @description Its sitting, from 1; 0 for none.
        */
       sitting?: number;
       title: string;
@@ -7281,7 +7344,7 @@ export interface components {
       until?: string;
       /**
        * Format: int64
-       * @description Minutes that a clock runs: a soak, a drying cut.
+       * @description Minutes that a clock runs.
        */
       waitMinutes?: number;
       /** @description Its gate as conditions. */
@@ -7303,6 +7366,8 @@ export interface components {
        * @description What went in; below 0 what went out.
        */
       amount: number;
+      /** @description Ids of concerns that are accepted. */
+      despite?: string[];
       /** @description Made by the sender, so that sending twice counts once. */
       id: string;
       on: string;
@@ -7455,7 +7520,7 @@ export interface components {
       plant: string;
       /**
        * Format: double
-       * @description Inner width of the pot that it came into.
+       * @description Inner width of its own pot.
        */
       potWidthCm?: number;
     };
@@ -7501,7 +7566,7 @@ export interface components {
     TallyInputBody: {
       /**
        * Format: double
-       * @description Inner width of the present pot, cm.
+       * @description Inner width of its pot, cm.
        */
       potWidthCm?: number;
       tally: components["schemas"]["Tally"];
@@ -7658,14 +7723,14 @@ export interface components {
       class?: string;
       /**
        * Format: int64
-       * @description By its label; 0 where it is not repeated.
+       * @description By its label.
        */
       intervalDays?: number;
       note?: string;
       product: string;
       /**
        * Format: double
-       * @description Hours to stay away, by its label.
+       * @description By its label.
        */
       reentryHours?: number;
       /** @description Where it went. */
@@ -7681,7 +7746,7 @@ export interface components {
       entry: string;
       /**
        * Format: int64
-       * @description By its label; 0 where it is not repeated.
+       * @description By its label.
        */
       intervalDays?: number;
       note?: string;
@@ -7689,7 +7754,7 @@ export interface components {
       product: string;
       /**
        * Format: double
-       * @description Hours to stay away, by its label.
+       * @description By its label.
        */
       reentryHours?: number;
       /** @description Where it went. */
@@ -7768,6 +7833,8 @@ export interface components {
       back: string;
       /** @description Whether the heating is turned down meanwhile. */
       cooler?: boolean;
+      /** @description What it was before each change, the first first. */
+      earlier?: components["schemas"]["Trip"][];
       /** @description Whether the link was taken back. */
       ended: boolean;
       /** @description The day of leaving. */
@@ -7775,11 +7842,23 @@ export interface components {
       id: string;
       /** @description What whoever comes in has to know. */
       note?: string;
+      /** @description Whether it was called off. */
+      off?: boolean;
       /** @description Where the carer is reached. */
       phone?: string;
+      /**
+       * Format: date-time
+       * @description When it was planned or changed last.
+       */
+      recordedAt?: string;
       sheet: components["schemas"]["TripPot"][];
       /** @description Who comes in; empty for nobody. */
       sitter?: string;
+      /**
+       * Format: int64
+       * @description 1 as it was planned, one more for each change.
+       */
+      version?: number;
     };
     TripInputBody: {
       /** @description The day of coming back. */
@@ -7833,8 +7912,12 @@ export interface components {
       apart: string;
       /** @description The day of coming back. */
       back: string;
+      /** @description Whether its first day has come. */
+      begun: boolean;
       /** @description Whether the heating is turned down meanwhile. */
       cooler?: boolean;
+      /** @description What it was before each change, the first first. */
+      earlier?: components["schemas"]["Trip"][];
       /** @description Whether the link was taken back. */
       ended: boolean;
       /** @description What is done before anything is watered. */
@@ -7848,13 +7931,27 @@ export interface components {
       link?: string;
       /** @description What whoever comes in has to know. */
       note?: string;
+      /** @description Whether it was called off. */
+      off?: boolean;
+      /** @description Whether its last day is behind. */
+      over: boolean;
       /** @description Where the carer is reached. */
       phone?: string;
+      /**
+       * Format: date-time
+       * @description When it was planned or changed last.
+       */
+      recordedAt?: string;
       sheet: components["schemas"]["TripPot"][];
       /** @description Who comes in; empty for nobody. */
       sitter?: string;
       /** @description What the sitter ticked so far. */
       ticks: components["schemas"]["SitterTick"][];
+      /**
+       * Format: int64
+       * @description 1 as it was planned, one more for each change.
+       */
+      version?: number;
     };
     TripsOutputBody: {
       /** @description The last first. */
@@ -9349,9 +9446,9 @@ export interface operations {
   };
   "compare-plants": {
     parameters: {
-      query?: {
+      query: {
         /** @description Up to six plants, by id. */
-        plants?: string[];
+        plants: string[];
         /** @description Puts sound ones of the first one's kind beside it, while there is room. */
         sisters?: boolean;
       };
@@ -12127,6 +12224,41 @@ export interface operations {
       cookie?: never;
     };
     requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["TripView"];
+        };
+      };
+      /** @description Error */
+      default: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["ErrorModel"];
+        };
+      };
+    };
+  };
+  "change-trip": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        trip: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ChangedTripInputBody"];
+      };
+    };
     responses: {
       /** @description OK */
       200: {

@@ -4,6 +4,7 @@ import { newId } from "./id";
 import { keys } from "./keys";
 
 export type TripView = Schemas["TripView"];
+export type TripWanted = Omit<Schemas["TripInputBody"], "id" | "$schema">;
 export type TripPot = Schemas["TripPot"];
 
 /** The trips, the last first. */
@@ -21,6 +22,16 @@ export function usePlanTrip() {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: (body: Schemas["TripInputBody"]) => answer(client.POST("/api/trips", { body })),
+    onSuccess: () => cache.invalidateQueries({ queryKey: keys.trips }),
+  });
+}
+
+/** Changes a trip from the version that was looked at, or calls it off. */
+export function useChangeTrip(trip: string) {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schemas["ChangedTripInputBody"]) =>
+      answer(client.PUT("/api/trips/{trip}", { params: { path: { trip } }, body })),
     onSuccess: () => cache.invalidateQueries({ queryKey: keys.trips }),
   });
 }

@@ -1,15 +1,12 @@
 import { MantineProvider } from "@mantine/core";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, configure, render } from "@testing-library/react";
+import { cleanup, render } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { MemoryRouter, Outlet, Route, Routes } from "react-router";
 import { afterEach, beforeEach, expect, vi } from "vitest";
 import type { Knowledge, PlantFile } from "../api/client";
 import { theme, variables } from "../theme";
 import { forgetRecent } from "../views/recent";
-
-// A busy machine is slow; what never comes still fails.
-configure({ asyncUtilTimeout: 5000 });
 
 /** What the pretended server was asked. */
 export interface Asked {
@@ -114,7 +111,7 @@ export function device() {
     Element.prototype.scrollIntoView = () => {};
   });
   afterEach(() => {
-    cleanup();
+    cleanup(); // while the device is still there
     vi.unstubAllGlobals();
     vi.restoreAllMocks();
     expect(complaints).toEqual([]);

@@ -65,7 +65,7 @@ describe("the cupboard", () => {
     const asked = serve({ ...answers, "PUT /api/supplies/s1": { supplies: [soap] } });
     show(
       <>
-        <Notifications />
+        <Notifications autoClose={false} />
         <Cupboard />
       </>,
     );

@@ -15,15 +15,21 @@ import classes from "../TakeIn.module.css";
 import { useUndoMany } from "../undo";
 import { sayCount } from "../words";
 import { BoxPlants } from "./BoxPlants";
-import { type BoxDraft, emptyBox, entriesOf, idsFor, useBoxDraft } from "./draft";
+import { type BoxDraft, emptyBox, entriesOf, idsFor, labelsAndLeft, nameOf, useBoxDraft } from "./draft";
 
 /** A box comes in: a list, what is said once for all of it, and what differs. */
 export function BoxIn() {
   const [draft, setDraft] = useBoxDraft();
   const today = useSession().data?.today ?? "";
   const [text] = useDebouncedValue(draft.text, 250);
-  const preview = useBoxPreview({ text, pattern: draft.pattern || undefined, price: draft.price });
-  const many = useMany();
+  const [changes] = useDebouncedValue(draft.changes, 250);
+  const preview = useBoxPreview({
+    text,
+    pattern: draft.pattern || undefined,
+    price: draft.price,
+    ...labelsAndLeft(changes),
+  });
+  const many = useMany("whole");
   const undo = useUndoMany();
   const navigate = useNavigate();
   const [refused, setRefused] = useState<Schemas["RefusedOf"][]>([]);
@@ -38,8 +44,8 @@ export function BoxIn() {
     many.mutate(entriesOf({ ...draft, box, ids }, plants, today), {
       onSuccess: ({ kept, refused: list }) => {
         setRefused(list);
-        if (kept.length > 0) undo("taken in", sayCount(new Set(kept.map((k) => k.plant)).size, "plant"), kept);
         if (list.length > 0) return;
+        undo("taken in", sayCount(new Set(kept.map((k) => k.plant)).size, "plant"), kept);
         setDraft(emptyBox);
         navigate(`/together?tag=${encodeURIComponent(box)}`);
       },
@@ -80,13 +86,17 @@ export function BoxIn() {
           </Group>
           <Refused error={many.error} />
           {refused.length > 0 && (
-            <ul role="alert" className="red small">
-              {refused.map((r) => (
-                <li key={r.plant}>
-                  {r.problem.detail} {(r.problem.errors ?? []).map((e) => e.message).join("; ")}
-                </li>
-              ))}
-            </ul>
+            <div role="alert" className="red small">
+              <p>Nothing of the box is taken in yet. Put this right, or leave it out, and take it in again:</p>
+              <ul>
+                {refused.map((r) => (
+                  <li key={r.plant}>
+                    {nameOf(plants, draft, r.plant)}: {r.problem.detail}{" "}
+                    {(r.problem.errors ?? []).map((e) => e.message).join("; ")}
+                  </li>
+                ))}
+              </ul>
+            </div>
           )}
         </form>
         <section className="patch" aria-label="The plants of the box" aria-live="polite">

@@ -40,6 +40,7 @@ export function BoxPlants({ plants, kinds, draft, set }: BoxPlantsProps) {
               value={changed.label ?? p.label}
               maxLength={24}
               disabled={changed.left}
+              error={p.again && !changed.left ? "taken already" : undefined}
               onChange={(e) => change(i, { label: e.currentTarget.value })}
             />
             <button

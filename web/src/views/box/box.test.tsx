@@ -103,6 +103,20 @@ describe("a box", () => {
     await waitFor(() => expect(sent(asked)).toHaveLength(1));
   });
 
+  it("says which labels are taken, with those written by hand and without those left out", async () => {
+    const asked = serve({ ...answers(), "POST /api/box": { ...read, plants: [one(1, { again: true }), one(2)] } });
+    show(<BoxIn />);
+    await userEvent.type(await screen.findByRole("textbox", { name: "What is in it" }), "two");
+    expect((await screen.findAllByText("taken already")).length).toBe(1);
+    await userEvent.type(screen.getByRole("textbox", { name: "Label of Moth orchid 2" }), "x");
+    await userEvent.click(screen.getByRole("button", { name: "Leave out: Moth orchid 1" }));
+    expect(screen.queryByText("taken already")).toBeNull();
+    await waitFor(() => {
+      const last = asked.filter((a) => a.path === "/api/box").at(-1)?.body;
+      expect(last).toMatchObject({ labels: ["", "T-042x"], left: [0] });
+    });
+  });
+
   it("keeps what was typed where some of it is refused, and sends it with the same ids again", async () => {
     let tries = 0;
     const serving = { box: { ...read, problems: [] } as object };
@@ -113,13 +127,15 @@ describe("a box", () => {
         tries++;
         const all = kept(a);
         if (tries > 1) return all;
-        return { kept: all.kept.slice(0, 1), refused: [{ plant: all.kept[1]?.plant, problem: { detail: "Not so." } }] };
+        return { kept: [], refused: [{ plant: all.kept[1]?.plant, problem: { detail: "Not so." } }] };
       },
     });
     show(<BoxIn />);
     await userEvent.type(await screen.findByRole("textbox", { name: "What is in it" }), "two");
     await userEvent.click(await screen.findByRole("button", { name: "Take in 2 plants" }));
-    expect((await screen.findByRole("alert")).textContent).toContain("Not so.");
+    const said = (await screen.findByRole("alert")).textContent;
+    expect(said).toContain("Nothing of the box is taken in yet");
+    expect(said).toContain("Moth orchid 2: Not so.");
     const before = sent(asked).map((e) => e.id);
     // Another line is put before them: what was sent keeps its ids all the same.
     const longer = { ...read, problems: [], plants: [one(9), ...read.plants] };

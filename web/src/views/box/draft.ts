@@ -68,6 +68,22 @@ export const idsFor = (plants: Listed[], known: BoxDraft["ids"]): BoxDraft["ids"
   ...Object.fromEntries(keysOf(plants).map((k) => [k, known[k] ?? [newId(), newId(), newId()]])),
 });
 
+/** What the preview asks of labels: those written by hand, by turn, and whose turn is left out. */
+export function labelsAndLeft(changes: BoxDraft["changes"]): { labels?: string[]; left?: number[] } {
+  const turns = Object.entries(changes);
+  const left = turns.filter(([, c]) => c.left).map(([turn]) => Number(turn));
+  const byHand = turns.filter(([, c]) => c.label);
+  const labels: string[] = new Array(Math.max(-1, ...byHand.map(([turn]) => Number(turn))) + 1).fill("");
+  for (const [turn, c] of byHand) labels[Number(turn)] = c.label ?? "";
+  return { labels: labels.length > 0 ? labels : undefined, left: left.length > 0 ? left : undefined };
+}
+
+/** What a plant of a box is called that was sent with an id. */
+export function nameOf(plants: Listed[], draft: BoxDraft, id: string): string {
+  const at = keysOf(plants).findIndex((key) => draft.ids[key]?.[0] === id);
+  return draft.changes[at]?.name ?? plants[at]?.name ?? "A plant";
+}
+
 /** What is recorded of a box: each plant's arrival, and as its first look what its line says it has. */
 export function entriesOf(draft: BoxDraft, plants: Listed[], today: string) {
   const on = draft.on ?? today;

@@ -19,7 +19,7 @@ interface DraftStepsProps {
 
 /** The plan as it would be, told by day; each sitting can be opened and changed step by step. */
 export const DraftSteps = memo(function DraftSteps(props: DraftStepsProps) {
-  const { preview, edits, setAside, changeSetAside } = props;
+  const { preview, edits, edit, setAside, changeSetAside } = props;
   const { plan, odds } = preview;
   const sittings = sittingsOf(plan);
   // A change that the plan has not heard of yet stands where its step does.
@@ -41,6 +41,19 @@ export const DraftSteps = memo(function DraftSteps(props: DraftStepsProps) {
           titled={(step) => known(step)?.title ?? ""}
         />
       ))}
+      {preview.gone.map((g) => (
+        <p key={g.step} className="ochre small">
+          You changed “{g.title}”, and this plan has no such step any more.{" "}
+          <button
+            type="button"
+            className="linkbutton"
+            aria-label={`Take the change back: ${g.title}`}
+            onClick={() => edit(g.step, noChange)}
+          >
+            take the change back
+          </button>
+        </p>
+      ))}
       {setAside && (
         <p className="soft small">
           Nothing holds its root work back, because: {setAside}.{" "}
@@ -53,6 +66,14 @@ export const DraftSteps = memo(function DraftSteps(props: DraftStepsProps) {
     </>
   );
 });
+
+const noChange: Partial<Edit> = {
+  leaveOut: undefined,
+  day: undefined,
+  potWidthCm: undefined,
+  reason: undefined,
+  against: undefined,
+};
 
 interface OneSittingProps extends Seated, DraftStepsProps {
   /** The changes to its steps. */

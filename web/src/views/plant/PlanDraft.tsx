@@ -87,6 +87,7 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
   const changeSetAside = useCallback((setAside: string | undefined) => set({ setAside }), [set]);
   const breaches = preview.data?.breaches ?? [];
   const unsaid = breaches.some((b) => !b.reason);
+  const gone = (preview.data?.gone ?? []).length > 0;
   const take = () =>
     record.mutate(
       { id, on: file.today, case: of, planned: { answers: full, keeps, instead: file.planEntry } },
@@ -130,7 +131,7 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
         <Disagreements choices={choices} taken={full} choose={choose} />
         <Needs needs={preview.data?.needs ?? []} />
         <Group>
-          <Button size="md" onClick={take} disabled={!plan || unsaid} loading={record.isPending}>
+          <Button size="md" onClick={take} disabled={!plan || unsaid || gone} loading={record.isPending}>
             {keeps ? "Go on with this plan" : "Take up this plan"}
           </Button>
           <Button variant="default" onClick={decideAgain}>
@@ -138,6 +139,7 @@ function Draft({ decideAgain, keeps, wish, settled }: DraftProps) {
           </Button>
         </Group>
         {unsaid && <p className="ochre small m-0">It waits for your reason where the plan goes against a rule.</p>}
+        {gone && <p className="ochre small m-0">It waits until you take back the change that no longer fits it.</p>}
         <Refused error={record.error} />
       </div>
     </div>

@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
-import type { Plan } from "../../api/client";
+import type { Plan, Schemas } from "../../api/client";
 import { device, knowledge, pageText, plantFile, serve, show, working } from "../../testing/page";
 import { PlanDraft } from "./PlanDraft";
 import { WhatToDo } from "./WhatToDo";
@@ -64,6 +64,7 @@ const preview = (a: Asked) => {
     odds: { what: "share that lives", value: 0.7, unit: "", working },
     needs: [],
     breaches: out.includes("clean-blade@d0") ? [{ ...breach, reason }] : [],
+    gone: [] as Schemas["Gone"][],
     edited: steps.filter((s) => out.includes(s.id)).map((s) => ({ step: s.id, title: s.title, sitting: 1 })),
   };
 };
@@ -136,6 +137,27 @@ describe("a plan before it is taken up", () => {
     await userEvent.click(screen.getByRole("button", { name: "Put back: Clean blade and hands" }));
     await waitFor(() => expect(screen.queryByRole("region", { name: /^Against the rules/ })).toBeNull());
     expect(screen.getByText("Clean blade and hands")).toBeTruthy();
+  });
+
+  it("is not taken up with a change of a step that it no longer has, until that is taken back", async () => {
+    serve({
+      ...answers,
+      "POST /api/plants/plant-1/plan": (a: Asked) => {
+        const seen = preview(a);
+        const gone = (a.body as Body).answers.edits?.length
+          ? [{ edit: 0, step: "clean-blade@d0", title: "Blade" }]
+          : [];
+        return { ...seen, gone, edited: [], breaches: [] };
+      },
+    });
+    show(<PlanDraft decideAgain={vi.fn()} />, plantFile());
+    await changed();
+    await userEvent.click(screen.getByRole("button", { name: "Leave this out: Clean blade and hands" }));
+    await screen.findByText(/You changed “Blade”, and this plan has no such step any more/);
+    expect(taken().disabled).toBe(true);
+    await userEvent.click(screen.getByRole("button", { name: "Take the change back: Blade" }));
+    await waitFor(() => expect(taken().disabled).toBe(false));
+    expect(pageText()).not.toContain("You changed");
   });
 
   it("names what was left out when it is opened again", async () => {

@@ -97,7 +97,7 @@ describe("passing to the next stage", () => {
       const [moved, setMoved] = useState(false);
       return (
         <>
-          <Notifications />
+          <Notifications autoClose={false} />
           {!moved && <Pass file={plantFile()} r={recovery({ gate: { open: true, conditions: [] } })} />}
           <button type="button" onClick={() => setMoved(true)}>
             the page is read anew

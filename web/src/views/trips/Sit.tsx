@@ -47,6 +47,7 @@ function Sheet({ view: v, token }: { view: SitView; token: string }) {
                 : "Nothing to do today."}
         </b>
       </p>
+      {v.said && <p role="status">{v.said}</p>}
       <p>{v.feel}</p>
       {(v.note || v.phone) && (
         <p className="patch">
@@ -97,9 +98,24 @@ function Card({ pot: p, token, apart }: { pot: Schemas["SitPot"]; token: string;
         <div className="large">{amount}</div>
       </div>
       {p.done ? (
-        <p className="kelp m-0" role="status">
-          ticked today
-        </p>
+        <div>
+          <p className="kelp m-0" role="status">
+            {p.did === "wet" ? "still wet, left today" : "watered today"}
+          </p>
+          {p.did && (
+            <Button
+              variant="transparent"
+              size="compact-md"
+              px={0}
+              td="underline"
+              loading={tick.isPending}
+              onClick={() => tick.mutate({ plant: p.plant, did: p.did === "wet" ? "watered" : "wet" })}
+              aria-label={`${p.name}: ${p.did === "wet" ? "no, I watered it" : "no, it was still wet"}`}
+            >
+              {p.did === "wet" ? "No, I watered it" : "No, it was still wet"}
+            </Button>
+          )}
+        </div>
       ) : (
         <div className={classes.taps}>
           <Button

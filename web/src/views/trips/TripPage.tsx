@@ -6,6 +6,7 @@ import { daysBetween, sayDay, shortDay } from "../../dates";
 import { Failed, Refused, Waiting } from "../../shell/States";
 import { sayQuantity, useUnits } from "../../units";
 import { sayChance, sayCount } from "../words";
+import { ChangeTrip, EarlierTrips } from "./ChangeTrip";
 import classes from "./Trips.module.css";
 import { byPlace, daysOf, sayAids } from "./words";
 
@@ -41,10 +42,12 @@ export function TripPage() {
         {sits.length > 0 && `, ${sayCount(sits.length, "plant")} must be seen to`}
         {never.length > 0 && `, ${never.length} must not be watered`}.
       </p>
+      <ChangeTrip view={t} />
       <After view={t} />
       <Before view={t} />
       <Sitting view={t} pots={sits} never={never} />
-      <Sitter view={t} needed={sits.length > 0} />
+      {!t.off && <Sitter view={t} needed={sits.length > 0} />}
+      <EarlierTrips view={t} />
     </>
   );
 }
@@ -173,7 +176,7 @@ function Sitter({ view: t, needed }: { view: TripView; needed: boolean }) {
   if (!t.sitter)
     return needed ? (
       <p className={`ochre ${classes.unprinted}`}>
-        Somebody has to come in. Plan it again with their name, and they get a page to tick on.
+        Somebody has to come in. Change the trip and say who: they get a page to tick on.
       </p>
     ) : null;
   const ticks = "What is ticked there stands in the record under their name.";

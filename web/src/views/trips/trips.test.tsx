@@ -39,6 +39,8 @@ const trip = {
   feel: "Feel the pot first.",
   apart: "Do it last.",
   ended: false,
+  begun: false,
+  over: false,
   sheet,
   ticks: [],
   first: [{ plant: "Fern", name: "Fern", chance: 0.7, missed: ["2026-12-04"] }],
@@ -96,6 +98,62 @@ describe("a trip", () => {
   });
 });
 
+describe("a trip that is changed", () => {
+  const open = (more: object, put: unknown = { ...trip, version: 2 }) => {
+    const asked = serve({
+      "GET /api/trips/t": { ...trip, version: 1, first: [], ...more },
+      "GET /api/session": session,
+      "PUT /api/trips/t": put,
+    });
+    show(at("/trips/:trip", <TripPage />), undefined, "/trips/t");
+    return () => asked.filter((a) => a.method === "PUT").map((a) => a.body);
+  };
+
+  it("is sent from the version that was looked at, and keeps what was typed where it cannot be", async () => {
+    const wrong = { status: 422, detail: "No.", errors: [{ location: "body.back", message: "that day has gone by" }] };
+    const sent = open({}, new Refusal(wrong));
+    await userEvent.click(await screen.findByRole("button", { name: "Change the trip" }));
+    const who = screen.getByRole("textbox", { name: "Who comes in" }) as HTMLInputElement;
+    await userEvent.clear(who);
+    await userEvent.type(who, "Tom");
+    await userEvent.click(screen.getByRole("button", { name: "Change it" }));
+    await screen.findByText("that day has gone by");
+    expect(sent()).toMatchObject([{ version: 1, from: trip.from, back: trip.back, sitter: "Tom", note: trip.note }]);
+    expect(who.value).toBe("Tom");
+  });
+
+  it("is called off before it begins, and over sooner once it has begun", async () => {
+    const sent = open({});
+    await userEvent.click(await screen.findByRole("button", { name: "Call it off" }));
+    await waitFor(() => expect(sent()).toMatchObject([{ version: 1, off: true }]));
+    expect(screen.queryByRole("button", { name: "I am back already" })).toBeNull();
+  });
+
+  it("ends today for whoever is back already, and its day of leaving stays", async () => {
+    const sent = open({
+      from: "2026-11-20",
+      begun: true,
+      version: 3,
+      earlier: [{ ...trip, version: 1, back: "2026-12-05" }],
+    });
+    await userEvent.click(await screen.findByRole("button", { name: "I am back already" }));
+    await waitFor(() => expect(sent()).toMatchObject([{ version: 3, from: "2026-11-20", back: "2026-11-24" }]));
+    expect(screen.queryByRole("button", { name: "Call it off" })).toBeNull();
+    expect(pageText()).toContain("Changed 1 time: what it was before");
+    await userEvent.click(screen.getByRole("button", { name: "Change the trip" }));
+    expect(screen.getByLabelText("Leaving on").hasAttribute("disabled")).toBe(true);
+  });
+
+  it("takes place after all, where it was called off by mistake", async () => {
+    const sent = open({ off: true, version: 2 });
+    await screen.findByText("This trip was called off.");
+    expect(screen.queryByRole("button", { name: "Change the trip" })).toBeNull();
+    expect(screen.queryByRole("region", { name: "The sitter" })).toBeNull();
+    await userEvent.click(screen.getByRole("button", { name: "It takes place after all" }));
+    await waitFor(() => expect(sent()).toMatchObject([{ version: 2, from: trip.from, back: trip.back }]));
+  });
+});
+
 describe("a sitter", () => {
   const [fern, orchid, , cactus] = sheet;
   const seen = {
@@ -116,6 +174,27 @@ describe("a sitter", () => {
     await userEvent.click(screen.getByRole("button", { name: "Fern: done" }));
     await screen.findByText("All done for today. Thank you!");
     expect(asked.find((a) => a.method === "POST")?.body).toMatchObject({ plant: "Fern", did: "watered" });
+  });
+
+  it("mends a slip of the thumb, and is told what came of it", async () => {
+    const ticked = (did: string, said?: string) => ({
+      ...seen,
+      said,
+      sheet: [
+        { ...fern, done: true, did },
+        { ...orchid, done: true },
+      ],
+    });
+    const asked = serve({
+      "GET /api/sit/x": ticked("watered"),
+      "POST /api/sit/x": ticked("wet", "What you ticked before is taken back; this counts."),
+    });
+    show(at("/sit/:token", <Sit />), undefined, "/sit/x");
+    await userEvent.click(await screen.findByRole("button", { name: "Fern: no, it was still wet" }));
+    await screen.findByText(/taken back; this counts/);
+    expect(asked.find((a) => a.method === "POST")?.body).toMatchObject({ plant: "Fern", did: "wet" });
+    expect(pageText()).toContain("still wet, left today");
+    expect(screen.queryByRole("button", { name: /^Orchid: no/ })).toBeNull(); // somebody else watered it
   });
 
   it("is told that a link is over", async () => {
