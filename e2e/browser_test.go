@@ -219,23 +219,30 @@ func by(tag, words string) string {
 
 // click clicks what the path finds once it rests, can be pressed and nothing lies over it: a
 // list that has just opened still moves, type that comes late moves all of it, even out of
-// the window, and a notice may cover a button.
+// the window, and a notice may cover a button. What moved away under the click is clicked again.
 func (p *page) click(xpath string) {
 	p.t.Helper()
-	p.run(chromedp.WaitVisible(xpath), chromedp.ScrollIntoView(xpath))
-	p.until(fmt.Sprintf(`(() => {
-		const e = document.evaluate(%q, document, null, XPathResult.FIRST_ORDERED_NODE_TYPE).singleNodeValue;
-		if (!e) return false;
-		const r = e.getBoundingClientRect(), at = [r.x, r.y, r.width, r.height].join();
-		e.dataset.rested = e.dataset.restsAt === at ? 1 + Number(e.dataset.rested ?? 0) : 0;
-		e.dataset.restsAt = at;
-		const rests = Number(e.dataset.rested) >= 2 && document.fonts.status === "loaded" && !e.disabled;
-		const hit = document.elementFromPoint(r.x + r.width / 2, r.y + r.height / 2);
-		if (!hit) e.scrollIntoView({ block: "center" });
-		return rests && hit !== null &&
-			(e.contains(hit) || hit.contains(e) || hit.closest("label, svg") !== null);
-	})()`, xpath))
-	p.run(chromedp.Click(xpath, chromedp.NodeVisible))
+	for landed := false; !landed; {
+		p.run(chromedp.WaitVisible(xpath), chromedp.ScrollIntoView(xpath))
+		p.until(fmt.Sprintf(`(() => {
+			const e = document.evaluate(%q, document, null, XPathResult.FIRST_ORDERED_NODE_TYPE).singleNodeValue;
+			if (!e) return false;
+			const r = e.getBoundingClientRect(), at = [r.x, r.y, r.width, r.height].join();
+			e.dataset.rested = e.dataset.restsAt === at ? 1 + Number(e.dataset.rested ?? 0) : 0;
+			e.dataset.restsAt = at;
+			const rests = Number(e.dataset.rested) >= 2 && document.fonts.status === "loaded" && !e.disabled;
+			const hit = document.elementFromPoint(r.x + r.width / 2, r.y + r.height / 2);
+			if (!hit) e.scrollIntoView({ block: "center" });
+			const over = (x) => e.contains(x) || x.contains(e) || x.closest("label, svg") !== null;
+			if (!rests || hit === null || !over(hit)) return false;
+			window.landed = false;
+			addEventListener("click", (c) => { window.landed ||= over(c.target); }, { capture: true, once: true });
+			return true;
+		})()`, xpath))
+		p.run(chromedp.Click(xpath, chromedp.NodeVisible))
+		missed, err := chromedp.Run(p.ctx, chromedp.Evaluate[bool](`window.landed === false`))
+		landed = err != nil || !missed // a page that went away was clicked
+	}
 }
 
 // choose picks an option of the list that a field has just opened, and sees that

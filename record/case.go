@@ -50,6 +50,9 @@ type Case struct {
 
 	// nothing is true where a look ended it: nothing was found.
 	nothing bool
+
+	// carriedOut is the day on which all that was wished had been done; nil before, and where it is no mere wish.
+	carriedOut *day.Day
 }
 
 // Is says whether there is a case at all.
@@ -57,7 +60,12 @@ func (c Case) Is() bool { return c.ID != uuid.Nil }
 
 // Open says whether it is in work: neither closed nor past the last gate of all
 // its tracks.
-func (c Case) Open() bool { return c.Is() && c.Closed == nil && !c.passed() && !c.nothing }
+func (c Case) Open() bool {
+	if c.OnlyWished() {
+		return c.Is() && c.Closed == nil && c.carriedOut == nil
+	}
+	return c.Is() && c.Closed == nil && !c.passed() && !c.nothing
+}
 
 // passed says whether the last gate of all its tracks is passed.
 func (c Case) passed() bool {
@@ -74,6 +82,10 @@ func (c Case) Outcome() Outcome {
 	switch {
 	case c.Closed != nil:
 		return c.Closed.Outcome
+	case c.OnlyWished() && c.carriedOut != nil:
+		return OutcomeDone
+	case c.OnlyWished():
+		return ""
 	case c.nothing:
 		return OutcomeNothing
 	case c.passed():
@@ -90,6 +102,8 @@ func (c Case) EndedOn() *day.Day {
 	case c.Closed != nil:
 		on := c.ClosedOn
 		return &on
+	case c.OnlyWished():
+		return c.carriedOut
 	}
 	last := c.OpenedOn
 	for _, course := range c.Courses {
@@ -136,6 +150,8 @@ func (c Case) standing() string {
 	switch {
 	case !c.Open():
 		return string(c.Outcome())
+	case c.OnlyWished():
+		return "wished"
 	case c.Plan != nil:
 		return "mending"
 	case c.Verdict == nil:
@@ -171,12 +187,14 @@ const (
 func (c Case) Result() Result {
 	main, known := diagnosis.CauseByID(c.MainCause())
 	switch outcome := c.Outcome(); {
-	case outcome == "":
-		return ResultOpen
 	case outcome == OutcomeLost:
 		return ResultLost
 	case outcome == OutcomeGiven:
 		return ResultGiven
+	case c.OnlyWished():
+		return ResultNothing
+	case outcome == "":
+		return ResultOpen
 	case outcome == OutcomeNothing, known && main.Harmless, main.ID == string(cause.Dormancy):
 		return ResultNothing
 	}
@@ -184,9 +202,12 @@ func (c Case) Result() Result {
 }
 
 // rank orders open cases, the gravest first: by how soon its causes must be acted
-// on. One whose cause is not known yet comes before all others: it may be any.
+// on. One whose cause is not known yet comes before all others: it may be any. What is only wished comes last.
 func (c Case) rank() float64 {
-	if c.Verdict == nil {
+	switch {
+	case c.OnlyWished():
+		return math.Inf(1)
+	case c.Verdict == nil:
 		return 0
 	}
 	soonest := math.Inf(1)
@@ -238,12 +259,18 @@ func (s State) leading() int {
 }
 
 // begin begins a case with an entry and gives its index. Looks since the last case
-// ended belong to it, but those of another that was opened since.
+// ended belong to it, but those of another that was opened since; none belongs to a mere wish.
 func (s *State) begin(e Entry) int {
 	c := Case{ID: e.ID, From: e.On, OpenedOn: e.On, Ticks: map[string]Tick{}}
+	if e.Planned != nil {
+		s.Cases = append(s.Cases, c)
+		return len(s.Cases) - 1
+	}
 	taken := day.Day(math.MinInt32)
 	for _, other := range s.Cases {
-		taken = max(taken, other.OpenedOn)
+		if !other.OnlyWished() {
+			taken = max(taken, other.OpenedOn)
+		}
 	}
 	if s.Examined != nil && !s.Decided && s.Examined.On >= s.quietSince() {
 		c.From = min(c.From, s.Examined.On)
@@ -258,11 +285,11 @@ func (s *State) begin(e Entry) int {
 	return len(s.Cases) - 1
 }
 
-// quietSince is the day since which no case has been open.
+// quietSince is the day since which nothing was wrong with it that anybody worked on.
 func (s State) quietSince() day.Day {
 	since := s.ArrivedOn
 	for _, c := range s.Cases {
-		if on := c.EndedOn(); on != nil {
+		if on := c.EndedOn(); on != nil && !c.OnlyWished() {
 			since = max(since, *on)
 		}
 	}
@@ -285,7 +312,9 @@ func (s State) belongs(e Entry) (at int, begins bool) {
 		return -1, false
 	}
 	lead := s.leading()
-	if (lead < 0 || !s.Cases[lead].Open()) && (e.Diagnosed != nil || e.Planned != nil || e.Examined != nil) {
+	none := lead < 0 || !s.Cases[lead].Open()
+	beside := !none && e.Planned == nil && s.Cases[lead].OnlyWished() // what is found is no part of a wish
+	if (none || beside) && (e.Diagnosed != nil || e.Planned != nil || e.Examined != nil) {
 		return -1, e.Planned != nil || e.Diagnosed != nil && !e.Diagnosed.Nothing
 	}
 	return s.belongsTo(e, lead)

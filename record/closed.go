@@ -26,6 +26,8 @@ const (
 	OutcomeNothing Outcome = "nothing-found"
 	// OutcomeKept ends the case and goes on looking, as at any plant that is well.
 	OutcomeKept Outcome = "kept-under-watch"
+	// OutcomeDone is how a wish ends of itself: all that its plan does is done. Nobody closes a case so.
+	OutcomeDone Outcome = "done"
 )
 
 // KindClosed stands in stored records: it is never renamed or used for another.

@@ -177,6 +177,9 @@ func (d *Did) apply(s *State, e Entry) {
 		if !d.Writes {
 			s.isolates(d.Step, e.On)
 		}
+		if s.Plan != nil && s.Plan.Track == recovery.Settling && s.course(recovery.Settling) == nil {
+			s.followPlan(e.On)
+		}
 	}
 }
 

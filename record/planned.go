@@ -129,7 +129,7 @@ func (p *Planned) apply(s *State, e Entry) {
 	if p.Answers.PotWidthCM != nil {
 		s.Pot.WidthCM = p.Answers.PotWidthCM
 	}
-	s.follow(append([]string{s.Plan.Track}, s.Plan.Beside...), e.On)
+	s.followPlan(e.On)
 }
 
 func (*Planned) event(State) (string, bool) { return "plan made", true }

@@ -196,6 +196,8 @@ func (s State) takesUp(signal recovery.Signal, on day.Day) bool {
 // which nobody knows yet what it is can be anything.
 func (c Case) fits(signal recovery.Signal) bool {
 	switch {
+	case c.OnlyWished():
+		return false // what is wished is no answer to what alarms
 	case len(c.Causes()) == 0:
 		return true
 	case signal.Family == recovery.PestTrouble:

@@ -317,6 +317,7 @@ func (s *State) take(e Entry) {
 	if at >= 0 {
 		s.Cases[at], s.caseOf[e.ID] = s.Case, s.Case.ID
 	}
+	s.carry(e.On)
 	if what, is := c.event(*s); is && e.With == nil { // its tick says it
 		s.Events = append(s.Events, Event{e.On, c.Kind(), what, s.Case.ID})
 	}
@@ -426,7 +427,8 @@ func (s *State) course(track string) *Course {
 
 // Mended says whether its last case ended well and none is open.
 func (s State) Mended() bool {
-	return s.Left == nil && s.Case.Is() && !s.Case.Open() && s.Case.Outcome() == OutcomeMended
+	c := s.Trouble()
+	return s.Left == nil && c.Is() && !c.Open() && c.Outcome() == OutcomeMended
 }
 
 // LastLook gives the last day on which somebody looked.
@@ -440,21 +442,22 @@ func (s State) LastLook() day.Day {
 // Standing says in one word where the plant stands: by its open cases, the gravest
 // first, otherwise by its last look and by how its last case ended.
 func (s State) Standing() string {
+	last := s.Trouble()
 	switch {
 	case !s.Here:
 		return "undone"
 	case s.Left != nil:
 		return string(s.Left.Outcome)
-	case s.Case.Open():
-		return s.CaseStanding()
+	case last.Open():
+		return s.As(last).CaseStanding()
 	case s.Batch != nil:
 		return s.Batch.standing()
 	case s.Undecided():
 		return "examined"
 	case s.FoundWell != nil && *s.FoundWell >= s.quietSince():
 		return "well"
-	case s.Case.Is():
-		return s.Case.standing()
+	case last.Is():
+		return last.standing()
 	}
 	return "arrived"
 }
@@ -465,7 +468,7 @@ func (s State) Undecided() bool {
 	if s.Examined == nil || s.Decided {
 		return false
 	}
-	if s.Case.Open() {
+	if s.Case.Open() && !s.OnlyWished() {
 		return s.Examined.On >= s.Case.From
 	}
 	return s.Examined.On >= s.quietSince()

@@ -345,7 +345,7 @@ func plantFile(s record.State, place string, today day.Day, south bool) PlantFil
 	f.cases(s)
 	f.Warnings = warningsOf(s)
 	f.Alarms, f.Apart, f.Routine, f.Resting = s.Alarms(), s.Apart(today), []care.Due{}, s.AtRest(today, south)
-	if len(s.OpenCases()) == 0 && !s.Over() && s.Batch == nil {
+	if len(s.Troubles()) == 0 && !s.Over() && s.Batch == nil {
 		for _, job := range due.Routine(s, south) {
 			f.Routine = append(f.Routine, job.At(today))
 		}

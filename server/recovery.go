@@ -159,7 +159,7 @@ func (srv *server) follow(ctx context.Context, a store.Account, s record.State) 
 	}
 	if s.Plan != nil {
 		f.planDays(s, today)
-		if s.Case.Open() {
+		if s.Case.Open() && !s.OnlyWished() {
 			saved, lost, err := srv.store.OwnOdds(ctx, a.Collection.ID, s.MainCause())
 			if err != nil {
 				return f, err

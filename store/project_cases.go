@@ -25,7 +25,7 @@ type caseRow struct {
 	School  string    `json:"school"`
 }
 
-// caseRows gives a plant's cases. One that died outside any case counts as lost
+// caseRows gives a plant's cases: what was only wished of it is none. One that died outside any case counts as lost
 // all the same.
 func caseRows(s record.State) []caseRow {
 	rows := []caseRow{}
@@ -34,6 +34,9 @@ func caseRows(s record.State) []caseRow {
 	}
 	counted := s.Left == nil || s.Left.Outcome != record.OutcomeLost
 	for _, c := range s.Cases {
+		if c.OnlyWished() {
+			continue
+		}
 		row := caseRow{
 			Case: c.ID, Opened: c.From, Ended: c.EndedOn(), Result: string(c.Result()), Outcome: string(c.Outcome()),
 			Cause: c.MainCause(),

@@ -48,6 +48,9 @@ type Track struct {
 	Beside bool `json:"beside"`
 }
 
+// Settling is the track of a well plant whose roots were touched for a wish.
+const Settling = "settling"
+
 // Mended is the name of what lies behind the last stage.
 const Mended = "mended"
 

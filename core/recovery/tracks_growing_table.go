@@ -68,6 +68,30 @@ var growingTracks = []Track{
 			TooEarly: "One clean leaf can be luck.",
 		},
 	}},
+	{ID: Settling, Name: "Settling in its new pot", Stages: []Stage{
+		{
+			ID:         "set",
+			Name:       "standing still after its move",
+			Purpose:    "Torn roots close, and it takes hold.",
+			UsualWeeks: [2]float64{1, 2},
+			LookDays:   5,
+			Not:        "Not fed, not moved, no sun on it.",
+			Gate: []Condition{
+				Quiet{[]string{"wilt", "yellow"}, 7, "7 days without new wilt or yellowing"},
+			},
+			TooEarly: "What was torn shows within two weeks.",
+		},
+		{
+			ID:         "settled",
+			Name:       "until it grows on",
+			Purpose:    "New growth says that its roots run.",
+			UsualWeeks: [2]float64{4, 8},
+			LookDays:   14,
+			Not:        "Not opened again to look.",
+			Gate:       []Condition{Yes{"new-growth", "a new leaf or shoot"}},
+			TooEarly:   "Firm leaves can live on what they have stored.",
+		},
+	}},
 	{ID: "crown-recovery", Name: "After a rotten heart", Stages: []Stage{
 		{ID: "dry", Name: "drying out", Purpose: "The rot stops.", UsualWeeks: [2]float64{2, 4}, LookDays: 1,
 			Not: "Not unpotted while the base is firm.",

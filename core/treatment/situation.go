@@ -26,6 +26,8 @@ type Situation struct {
 	// household and south.
 	Facts   facts.Facts `json:"-"`
 	Choices Choices     `json:"choices"`
+	// Moves are steps that the carer puts on other days.
+	Moves []Move `json:"moves,omitempty" maxItems:"60" doc:"Steps that are put on another day than the plan has them."`
 
 	// Profile is the kind itself, for a collection's own kinds; it stands above Kind.
 	Profile *plant.Profile `json:"-"`

@@ -328,9 +328,6 @@ func sound(p treatment.Plan) string {
 	if len(p.Sittings) == 0 && len(p.LeftOut) == 0 {
 		return "nothing is done, and nothing says why"
 	}
-	if p.Track == "" {
-		return "no track"
-	}
 	last, gates := 0, false
 	for _, s := range p.Sittings {
 		switch {

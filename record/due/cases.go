@@ -53,7 +53,7 @@ func caseTasks(s record.State, add func(Task)) {
 			What: "Look again, same signs, same light", Why: "It was set aside to see what changes.",
 			Minutes: 5, Weight: 3,
 		})
-	case "mending":
+	case "mending", "wished":
 		mendingTasks(s, mine, s.LastLook())
 	}
 }

@@ -52,7 +52,7 @@ func Routine(s record.State, south bool) []care.Due {
 	}
 	p.Off = slices.Sorted(maps.Keys(s.JobsOff))
 	list := care.Routine(p)
-	if s.Unfed() { // what sounds is answered first
+	if _, stopped := s.FeedAgain(); stopped || s.Unfed() { // its plan feeds it again; what sounds is answered first
 		list = slices.DeleteFunc(list, func(d care.Due) bool { return d.Job == care.Feed })
 	}
 	for i := range list {

@@ -40,7 +40,7 @@ func wanted(s record.State, a season.Ask) bool {
 	if _, off := s.JobsOff[a.Job]; off || answered(s, a) {
 		return false
 	}
-	return a.Job == care.BringIn || a.Job == care.Shade || len(s.OpenCases()) == 0
+	return a.Job == care.BringIn || a.Job == care.Shade || len(s.Troubles()) == 0
 }
 
 // standsSince is the day from which on a thing of the season can be asked for: since it is here,

@@ -165,7 +165,7 @@ func Tasks(s record.State, south bool) []Task {
 	switch {
 	case s.Batch != nil:
 		batchTask(s, add)
-	case len(open) == 0:
+	case len(s.Troubles()) == 0:
 		restingTasks(s, add, south)
 	}
 	if s.Batch == nil {

@@ -15,9 +15,9 @@ import (
 
 // Line says in a few sentences how a plant does, since when, and what comes next.
 func Line(s record.State, today day.Day, south bool) string {
-	said := []string{stands(s, today)}
+	said := []string{stands(s.As(s.Trouble()), today)}
 	if !s.Over() {
-		said = append(said, course(s, today), next(s, today, south))
+		said = append(said, wished(s, today), course(s, today), next(s, today, south))
 	}
 	return strings.Join(strings.Fields(strings.Join(said, " ")), " ")
 }
@@ -41,6 +41,16 @@ func stands(s record.State, today day.Day) string {
 		return "It came on " + on(s.ArrivedOn, today) + " and nobody has examined it yet."
 	}
 	return ended(s, today)
+}
+
+// wished tells what is done at it because somebody wished it.
+func wished(s record.State, today day.Day) string {
+	var said []string
+	for _, c := range s.Wished() {
+		said = append(said, fmt.Sprintf("In hand since %s, as was wished: %s.", on(c.PlannedOn, today),
+			working.Lower(c.Plan.Names[0])))
+	}
+	return strings.Join(said, " ")
 }
 
 // inWork tells of the case in hand.

@@ -4,6 +4,7 @@
 package check
 
 import (
+	"cmp"
 	"errors"
 	"fmt"
 	"slices"
@@ -40,9 +41,10 @@ type law struct {
 var laws = slices.Concat(lawsOfCuts, lawsOfRoots, lawsOfPots, lawsOfWater, lawsOfAir, lawsOfProducts, lawsOfEnds,
 	lawsOfPeople, lawsOfPieces, lawsOfHolds, lawsOfCourses, lawsOfNewPots, lawsOfActs)
 
-// Plan replays a plan and lists what it breaks, by rule and step. It fails where
-// the situation names neither a known kind nor a habit.
+// Plan replays a plan by its days, in whatever order its sittings are listed, and lists what it breaks, by rule and
+// step. It fails where the situation names neither a known kind nor a habit.
 func Plan(s treatment.Situation, p treatment.Plan) ([]Breach, error) {
+	p, at := byDays(p)
 	c, ok := read(s, &p)
 	if !ok {
 		return nil, ErrHabit
@@ -53,7 +55,7 @@ func Plan(s treatment.Situation, p treatment.Plan) ([]Breach, error) {
 		l.holds(r, c, func(e *event, format string, args ...any) {
 			b := Breach{Rule: l.id, Why: fmt.Sprintf(format, args...)}
 			if e != nil {
-				b.Sitting, b.Index, b.Step = e.sit, e.step, string(e.op)
+				b.Sitting, b.Index, b.Step = at[e.sit], e.step, string(e.op)
 				b.Reason = e.s.Against[l.id]
 			}
 			same := func(o Breach) bool { return o.Rule == b.Rule && o.Sitting == b.Sitting && o.Index == b.Index }
@@ -63,4 +65,31 @@ func Plan(s treatment.Situation, p treatment.Plan) ([]Breach, error) {
 		})
 	}
 	return list, nil
+}
+
+// byDays gives a plan with its sittings in the order of time, and where each stood: those that have a day first, by day
+// and slot, then those that wait, as they are listed.
+func byDays(p treatment.Plan) (treatment.Plan, []int) {
+	at := make([]int, len(p.Sittings))
+	for i := range at {
+		at[i] = i
+	}
+	slices.SortStableFunc(at, func(i, j int) int {
+		a, b := p.Sittings[i], p.Sittings[j]
+		switch {
+		case a.Day != nil && b.Day != nil:
+			return cmp.Or(cmp.Compare(*a.Day, *b.Day), cmp.Compare(slotOf(a.Slot), slotOf(b.Slot)))
+		case a.Day == nil && b.Day == nil:
+			return 0
+		case a.Day != nil:
+			return -1
+		}
+		return 1
+	})
+	sorted := make([]treatment.Sitting, len(at))
+	for i, from := range at {
+		sorted[i] = p.Sittings[from]
+	}
+	p.Sittings = sorted
+	return p, at
 }

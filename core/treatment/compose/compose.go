@@ -36,6 +36,8 @@ type composer struct {
 	smelled bool
 	// trimmedFor is what its stems are cut back for: once, whoever asks.
 	trimmedFor *plain
+	// placed are the carer's moves, by their number, that were made.
+	placed map[int]bool
 	// clear is how many clean days the longest pest wants.
 	clear int
 	cold  bool // it is too cold to time one of them
@@ -69,6 +71,7 @@ func Plan(s treatment.Situation) (treatment.Plan, error) {
 		orders: &orders{subject: x},
 		sat:    -1,
 		draft:  draft{days: map[slotOfDay][]block{}},
+		placed: map[int]bool{},
 	}
 	c.plan.LeftOut, c.plan.Sittings = []treatment.LeftOut{}, []treatment.Sitting{}
 	c.collect()

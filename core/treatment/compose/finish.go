@@ -416,13 +416,18 @@ func (c *composer) tracks() (lead string, beside []string) {
 	if pestsToo {
 		beside = append(beside, "pest-clearance")
 	}
-	if lead == "" && len(beside) > 0 {
+	switch {
+	case lead == "" && len(beside) > 0:
 		return beside[0], beside[1:]
-	}
-	if lead == "" {
+	case lead == "" && !c.onlyWished():
 		lead = "place-correction"
 	}
 	return lead, beside
+}
+
+// onlyWished says whether nothing is wrong with it: the plan does what was wished of a well plant.
+func (c *composer) onlyWished() bool {
+	return c.Wish != "" && len(c.Causes) == 0 && !c.rescue() && !c.neck && !c.gated
 }
 
 // leadTrack is the track of the gravest cause; nothing where only its place,
@@ -430,6 +435,10 @@ func (c *composer) tracks() (lead string, beside []string) {
 func (c *composer) leadTrack() string {
 	rooted := c.root != nil || c.gated || c.change
 	switch {
+	case c.onlyWished() && (rooted || c.school != ""):
+		return "settling"
+	case c.onlyWished():
+		return ""
 	case c.has(cause.BaseRot, cause.BlackRot) && c.is(treatment.Monopodial, treatment.Bromeliad, treatment.AirPlant):
 		return "crown-recovery"
 	case c.has(cause.WokenEarly) || c.asleep() && c.habitID == treatment.WinterDeciduous && rooted:

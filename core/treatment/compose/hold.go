@@ -379,7 +379,7 @@ func (c *composer) heldUntil(d int) bool {
 	}
 	c.held = strings.Join(reasons, ", ")
 	if len(waits) == 0 {
-		c.sat = d
+		c.sat = c.rootsWanted(d)
 		return false
 	}
 	if d > 0 {
@@ -416,18 +416,19 @@ func (c *composer) wait(reason string, waits gate.Gate) {
 // preWater waters a thirsty medium through the day before a ball is lifted
 // whole; the sitting is a day later then.
 func (c *composer) preWater() {
-	if !c.liftsWhole() || c.sat != 0 {
+	_, put := c.rootsPut()
+	if !c.liftsWhole() || c.sat != 0 && !put {
 		return
 	}
 	r := c.root
-	if c.untied || c.thirsty || c.has(cause.NoDrainage, cause.Overwatering) || len(c.holds(1)) > 0 {
+	if c.untied || c.thirsty || c.has(cause.NoDrainage, cause.Overwatering) || !put && len(c.holds(1)) > 0 {
 		return // a day later it would be held
 	}
 	wants := among(c.moist, facts.Due, facts.Dry)
 	bound := (r.bound || r.part) && c.growing() && !c.limp && !among(c.moist, facts.Wet, facts.Soaked)
 	if (wants || bound) && c.bearsPreWater(wants) {
-		c.draft.at(0, rankSoak, do(treatment.PreWater))
-		c.sat = 1
+		c.sat = max(c.sat, 1)
+		c.draft.at(c.sat-1, rankSoak, do(treatment.PreWater))
 	}
 }
 

@@ -33,6 +33,9 @@ func (c *composer) mendOnce(list []*sit) ([]*sit, bool) {
 		w.enter(s)
 		for i := range s.steps {
 			h := &here{world: w, s: s, i: i, step: s.steps[i], rest: s.steps[i+1:], gone: s.steps[:i], plans: list}
+			if m, is := c.wantedElsewhere(h); is {
+				return c.carriedTo(list, h, m), true
+			}
 			for _, g := range guards {
 				if len(g.ops) > 0 && !slices.Contains(g.ops, h.step.Op) {
 					continue

@@ -2,47 +2,234 @@ package sheet
 
 import (
 	"cmp"
+	"fmt"
 	"slices"
 	"strings"
 
+	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
+	"tendermend/core/treatment/compose"
 )
 
-// change gives a plan with what the carer wants otherwise, and the ids of its steps.
-// The plan that it is made from stays as it is.
-func (a Answers) change(composed treatment.Plan) (treatment.Plan, [][]string) {
-	p, ids := composed, identify(composed)
-	p.Sittings = slices.Clone(composed.Sittings)
-	for i := range p.Sittings {
-		p.Sittings[i].Steps = slices.Clone(p.Sittings[i].Steps)
+// changed is a plan with what the carer wants otherwise, and the names of its steps: those of the plan as it was
+// composed first, wherever its steps came to stand.
+type changed struct {
+	plan treatment.Plan
+	ids  [][]string
+}
+
+// change makes the plan anew within what the carer wants otherwise. Another day is a constraint that the plan is
+// composed with, so that what hangs on a sitting moves along; with a reason to go against rules it is put on that very
+// day. The plan that it is made from stays as it is.
+func (a Answers) change(s treatment.Situation, composed treatment.Plan) (changed, error) {
+	p := composed
+	if s.Moves = a.moves(composed); len(s.Moves) > 0 {
+		anew, err := compose.Plan(s)
+		if err != nil {
+			return changed{}, err
+		}
+		p = anew
+	}
+	out := changed{p, nameAs(composed, p, s.Moves)}
+	out.plan.Sittings = slices.Clone(p.Sittings)
+	for i := range out.plan.Sittings {
+		out.plan.Sittings[i].Steps = slices.Clone(p.Sittings[i].Steps)
 	}
 	for _, e := range a.Edits {
-		for i := range p.Sittings {
-			k := slices.Index(ids[i], e.Step)
-			if k < 0 {
+		if e.Day != nil {
+			out.placed(e, composed)
+		}
+		if i, k, found := out.find(e.Step); found && e.PotWidthCM != nil {
+			out.plan.Sittings[i].Steps[k].Params.PotWidthCM = treatment.N(*e.PotWidthCM)
+		}
+	}
+	for _, e := range a.Edits {
+		if i, k, found := out.find(e.Step); found && e.LeaveOut {
+			out.plan.Sittings[i].Steps = slices.Delete(out.plan.Sittings[i].Steps, k, k+1)
+			out.ids[i] = slices.Delete(out.ids[i], k, k+1)
+		}
+	}
+	out.byDays()
+	return out, nil
+}
+
+// byDays puts the sittings in the order of time: those that have a day first.
+func (c *changed) byDays() {
+	type named struct {
+		sitting treatment.Sitting
+		ids     []string
+	}
+	list := make([]named, len(c.ids))
+	for i := range list {
+		list[i] = named{c.plan.Sittings[i], c.ids[i]}
+	}
+	slices.SortStableFunc(list, func(a, b named) int {
+		if a.sitting.Day == nil || b.sitting.Day == nil {
+			return cmp.Compare(btoi(a.sitting.Day == nil), btoi(b.sitting.Day == nil))
+		}
+		return cmp.Compare(*a.sitting.Day, *b.sitting.Day)
+	})
+	for i := range list {
+		c.plan.Sittings[i], c.ids[i] = list[i].sitting, list[i].ids
+	}
+}
+
+func btoi(is bool) int {
+	if is {
+		return 1
+	}
+	return 0
+}
+
+// find is where a step of a name stands.
+func (c changed) find(id string) (sitting, step int, found bool) {
+	for i, list := range c.ids {
+		if k := slices.Index(list, id); k >= 0 {
+			return i, k, true
+		}
+	}
+	return 0, 0, false
+}
+
+// placed sees that a sitting is where the carer wants it: with his reason against rules on that very day. What waits for
+// something to be seen has no day to be put on, which is said.
+func (c *changed) placed(e Edit, composed treatment.Plan) {
+	was := changed{composed, identify(composed)}
+	at, step, known := was.find(e.Step)
+	if !known {
+		return
+	}
+	if s := composed.Sittings[at]; s.Day == nil {
+		c.plan.LeftOut = append(slices.Clone(c.plan.LeftOut), treatment.LeftOut{
+			Op: "another day for “" + s.Steps[step].Title() + "”",
+			Why: "it waits for this: " + s.Gate.Words() +
+				". Record it when it is seen, or say why nothing holds it back",
+		})
+		return
+	}
+	i, k, found := c.find(e.Step)
+	switch {
+	case !found || c.plan.Sittings[i].Day == nil || *c.plan.Sittings[i].Day == *e.Day:
+	case strings.TrimSpace(e.Reason) != "" && len(e.Against) > 0:
+		day := *e.Day
+		c.plan.Sittings[i].Day = &day
+	case *c.plan.Sittings[i].Day == *composed.Sittings[at].Day: // nothing is counted from it: it alone is moved
+		c.carry(i, k, *e.Day)
+	}
+}
+
+// carry takes a step into the sitting of another day, or into one of its own.
+func (c *changed) carry(i, k, day int) {
+	x, id, was := c.plan.Sittings[i].Steps[k], c.ids[i][k], *c.plan.Sittings[i].Day
+	if end, dated := x.Until.Since(facts.Planned); dated && x.Every > 0 { // a series lasts as long as it did
+		x.Until = gate.Gate{gate.OnDay(max(day, end+day-was))}
+	}
+	c.plan.Sittings[i].Steps = slices.Delete(c.plan.Sittings[i].Steps, k, k+1)
+	c.ids[i] = slices.Delete(c.ids[i], k, k+1)
+	for j, s := range c.plan.Sittings {
+		if s.Day != nil && *s.Day == day && s.Slot == c.plan.Sittings[i].Slot {
+			c.plan.Sittings[j].Steps, c.ids[j] = append(s.Steps, x), append(c.ids[j], id)
+			return
+		}
+	}
+	c.plan.Sittings = append(c.plan.Sittings, treatment.Sitting{
+		Kind: treatment.CareSit, Day: &day, Slot: c.plan.Sittings[i].Slot, Steps: []treatment.Step{x},
+	})
+	c.ids = append(c.ids, []string{id})
+}
+
+// atOnce is what does not wait for the sitting in which it stands: it stays where it is when that moves to later.
+var atOnce = []treatment.OperatorID{
+	treatment.Aid, treatment.Untie, treatment.Isolate, treatment.KeepApart, treatment.Baseline, treatment.Neighbours,
+	treatment.HoldWater, treatment.HoldFeed, treatment.DrainSaucer, treatment.Undraught,
+}
+
+// moves are the steps that stand on other days by the carer's changes: all of a sitting, but for what is done at once,
+// which moves alone where it is named itself.
+// Work on roots moves as a whole, and what is counted from it with it.
+func (a Answers) moves(composed treatment.Plan) (moves []treatment.Move) {
+	was := changed{composed, identify(composed)}
+	for _, e := range a.Edits {
+		i, k, found := was.find(e.Step)
+		if !found || e.Day == nil || composed.Sittings[i].Day == nil || *composed.Sittings[i].Day == *e.Day {
+			continue
+		}
+		from, steps := *composed.Sittings[i].Day, composed.Sittings[i].Steps
+		alone := slices.Contains(atOnce, steps[k].Op)
+		roots := slices.ContainsFunc(steps, func(x treatment.Step) bool { return x.Op == treatment.Unpot && x.Of() == "" })
+		for j, x := range steps {
+			stays := *e.Day > from && slices.Contains(atOnce, x.Op) || roots && x.Op != treatment.Unpot
+			if (alone || stays) && j != k {
 				continue
 			}
-			if e.PotWidthCM != nil {
-				p.Sittings[i].Steps[k].Params.PotWidthCM = treatment.N(*e.PotWidthCM)
-			}
-			if e.Day != nil && p.Sittings[i].Day != nil {
-				d := *e.Day
-				p.Sittings[i].Day = &d
-			} else if e.Day != nil {
-				p.LeftOut = append(slices.Clone(p.LeftOut), undated(p.Sittings[i], k))
+			moves = append(moves, treatment.MoveOf(x, from, *e.Day))
+		}
+	}
+	return moves
+}
+
+// nameAs names the steps of a plan after those of another that it was made from: what was moved by where it went, what
+// stands where it stood, and of the others one after the other those that do the same.
+func nameAs(composed, p treatment.Plan, moves []treatment.Move) [][]string {
+	was, ids := identify(composed), identify(p)
+	if len(moves) == 0 {
+		return ids
+	}
+	type old struct {
+		id   string
+		step treatment.Step
+		day  *int
+	}
+	var left []old
+	for i, s := range composed.Sittings {
+		for k, x := range s.Steps {
+			left = append(left, old{was[i][k], x, s.Day})
+		}
+	}
+	named := make([][]string, len(ids))
+	for i := range ids {
+		named[i] = make([]string, len(ids[i]))
+	}
+	same := func(a, b treatment.Step) bool { return a.Op == b.Op && a.Organ == b.Organ && a.Of() == b.Of() }
+	match := func(fits func(o old, x treatment.Step, i, k int) bool) {
+		for i, s := range p.Sittings {
+			for k, x := range s.Steps {
+				if named[i][k] != "" {
+					continue
+				}
+				if n := slices.IndexFunc(left, func(o old) bool { return same(o.step, x) && fits(o, x, i, k) }); n >= 0 {
+					named[i][k] = left[n].id
+					left = slices.Delete(left, n, n+1)
+				}
 			}
 		}
 	}
-	for _, e := range a.Edits {
-		for i := range p.Sittings {
-			if k := slices.Index(ids[i], e.Step); k >= 0 && e.LeaveOut {
-				p.Sittings[i].Steps = slices.Delete(p.Sittings[i].Steps, k, k+1)
-				ids[i] = slices.Delete(ids[i], k, k+1)
+	match(func(o old, x treatment.Step, i, _ int) bool {
+		return o.day != nil && p.Sittings[i].Day != nil && slices.ContainsFunc(moves, func(m treatment.Move) bool {
+			return m.Means(o.step, *o.day) && *p.Sittings[i].Day == m.To
+		})
+	})
+	match(func(o old, _ treatment.Step, i, k int) bool { return o.id == ids[i][k] })
+	match(func(o old, _ treatment.Step, i, _ int) bool { return (o.day == nil) == (p.Sittings[i].Day == nil) })
+	match(func(old, treatment.Step, int, int) bool { return true })
+	taken := map[string]bool{}
+	for _, id := range slices.Concat(was...) {
+		taken[id] = true
+	}
+	for i := range named {
+		for k := range named[i] {
+			id := ids[i][k]
+			for n := 2; named[i][k] == "" && taken[id]; n++ {
+				id = fmt.Sprintf("%s.new%d", ids[i][k], n)
+			}
+			if named[i][k] == "" {
+				named[i][k], taken[id] = id, true
 			}
 		}
 	}
-	return p, ids
+	return named
 }
 
 // Edited is a change of the carer's, by the name of its step and where it stands, or stood.
@@ -53,18 +240,22 @@ type Edited struct {
 }
 
 // edited names the changes of a plan as it was composed, in the plan as it is now.
-func (a Answers) edited(composed, changed treatment.Plan) []Edited {
-	list, ids := []Edited{}, identify(composed)
+func (a Answers) edited(composed treatment.Plan, now changed) []Edited {
+	list, was := []Edited{}, changed{composed, identify(composed)}
 	for _, e := range a.Edits {
+		i, k, known := was.find(e.Step)
+		if !known {
+			continue
+		}
+		at, _, stands := now.find(e.Step)
 		n := 0
-		for i := range composed.Sittings {
-			if len(changed.Sittings[i].Steps) > 0 {
+		for j, s := range now.plan.Sittings {
+			before := s.Day != nil && composed.Sittings[i].Day != nil && *s.Day <= *composed.Sittings[i].Day
+			if len(s.Steps) > 0 && (stands && j <= at || !stands && (before || composed.Sittings[i].Day == nil && j <= i)) {
 				n++
 			}
-			if k := slices.Index(ids[i], e.Step); k >= 0 {
-				list = append(list, Edited{e.Step, composed.Sittings[i].Steps[k].Title(), max(1, n)})
-			}
 		}
+		list = append(list, Edited{e.Step, composed.Sittings[i].Steps[k].Title(), max(1, n)})
 	}
 	return list
 }
@@ -88,13 +279,6 @@ func (a Answers) gone(composed treatment.Plan) []Gone {
 		list = append(list, Gone{i, e.Step, cmp.Or(o.Title, e.Step)})
 	}
 	return list
-}
-
-// undated says why a sitting that waits for something is not put on a day.
-func undated(s treatment.Sitting, step int) treatment.LeftOut {
-	title := s.Steps[step].Title()
-	return treatment.LeftOut{Op: "another day for “" + title + "”", Why: "it waits for this: " + s.Gate.Words() +
-		". Record it when it is seen, or say why nothing holds it back"}
 }
 
 // broken names a breach by its rule and its step, however the steps are counted.
@@ -124,14 +308,17 @@ func (a Answers) answerFor(
 			continue
 		}
 		others := Answers{Edits: slices.Delete(slices.Clone(a.Edits), i, i+1)}
-		p, was := others.change(composed)
-		left, err := check.Plan(s, p)
+		without, err := others.change(s, composed)
+		if err != nil {
+			return err
+		}
+		left, err := check.Plan(s, without.plan)
 		if err != nil {
 			return err
 		}
 		still := map[broken]bool{}
 		for _, b := range left {
-			still[brokenAt(b, was)] = true
+			still[brokenAt(b, without.ids)] = true
 		}
 		for k := range list {
 			if !still[brokenAt(list[k], ids)] && list[k].Edit == "" {

@@ -1,6 +1,7 @@
 package sheet
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 	"strings"
@@ -22,6 +23,8 @@ type Made struct {
 	Breaches  []check.Breach
 	Edited    []Edited
 	Gone      []Gone
+	// Kept are rules that keep a sitting from the day on which the carer wants it: it comes on the nearest.
+	Kept []check.Breach
 }
 
 // Of makes a plan: it fills the answers into the situation, composes, takes the
@@ -33,19 +36,26 @@ func Of(s treatment.Situation, a Answers) (Made, error) {
 	if err != nil {
 		return Made{}, err
 	}
-	composed := p
-	p, ids := a.change(composed)
-	breaches, err := check.Plan(s, p)
+	way, err := a.settle(s, p)
 	if err != nil {
 		return Made{}, err
 	}
-	if err := a.answerFor(breaches, s, composed, ids); err != nil {
+	now, err := way.change(s, p)
+	if err != nil {
 		return Made{}, err
 	}
-	sheet := dated(s, p, ids)
+	now.plan.LeftOut = slices.Concat(now.plan.LeftOut, way.says(a.Edits, p))
+	breaches, err := check.Plan(s, now.plan)
+	if err != nil {
+		return Made{}, err
+	}
+	if err := way.answerFor(breaches, s, p, now.ids); err != nil {
+		return Made{}, err
+	}
+	sheet := dated(s, now.plan, now.ids)
 	sheet.Rules = append([]Rule{}, slices.Concat(setAside(a), changesFirst(s, sheet), takenFor(s, a), sheet.Rules)...)
 	sheet.Breaches = breaches
-	return Made{sheet, s, breaches, a.edited(composed, p), a.gone(composed)}, nil
+	return Made{sheet, s, breaches, a.edited(p, now), a.gone(p), way.kept(a.Edits)}, nil
 }
 
 // identify gives every step of a plan an id: its operator and day, and a number
@@ -222,6 +232,9 @@ func (w *writing) sitting(out *Plan, i int, sit treatment.Sitting, ids []string)
 			st.Pest = &t
 		}
 		out.Steps = append(out.Steps, st)
+		if head.MovedBy == "" && !slices.Contains(atOnce, x.Op) {
+			head.MovedBy = ids[k]
+		}
 		head.Minutes += st.Minutes
 		for _, m := range st.Materials {
 			if !slices.Contains(head.LayOut, m) {
@@ -232,6 +245,7 @@ func (w *writing) sitting(out *Plan, i int, sit treatment.Sitting, ids []string)
 			}
 		}
 	}
+	head.MovedBy = cmp.Or(head.MovedBy, ids[0])
 	out.Sittings = append(out.Sittings, head)
 }
 

@@ -71,6 +71,8 @@ type Sitting struct {
 	Minutes int                   `json:"minutes" minimum:"0" maximum:"9999"`
 	// Stop says what to do when one must stop in the middle.
 	Stop string `json:"stop,omitempty"`
+	// MovedBy is the step that is named to put the sitting on another day; what is done at once stays where it is.
+	MovedBy string `json:"movedBy,omitempty" doc:"The step that is named to put it on another day."`
 }
 
 // Rule is something that shaped the plan, with its reason.

@@ -105,14 +105,73 @@ func TestAChangedPlanSaysWhatItGoesAgainst(t *testing.T) {
 	left := made(t, s, a)
 	require.NotEmpty(t, left.Breaches)
 	assert.Equal(t, treatment.RuleID(treatment.NeverBladeUnclean), left.Breaches[0].Rule)
-	a.Edits = []sheet.Edit{{Step: "unpot@d0", Day: p(3)}}
-	for _, x := range made(t, s, a).Sheet.Steps {
-		if x.Op == "wash-off" {
-			assert.Equal(t, s.On+3, x.On, "what belongs together moves together")
-		}
-	}
 	a.Edits = []sheet.Edit{{Step: "no-such@d0", LeaveOut: true}}
 	assert.Empty(t, made(t, s, a).Breaches)
+}
+
+// on is the day of the plan on which an operator comes first; -1 where it does not.
+func on(m sheet.Made, op treatment.OperatorID) int {
+	for _, x := range m.Sheet.Steps {
+		if x.Op == string(op) && x.Of == "" {
+			return int(x.On - m.Situation.On)
+		}
+	}
+	return -1
+}
+
+// Another day for the work on the roots is one for all that hangs on it: its water comes as many days later, and all
+// keep their names. Rot that lives waits for no wish: the nearest day is taken and told, or a reason given.
+func TestWhatHangsOnAMovedSittingMovesAlong(t *testing.T) {
+	sound := situation("monstera-deliciosa", cause.MediumCollapsed)
+	a := sheet.Answers{RootBallCM: p(8.0), PotWidthCM: p(14.0)}
+	before := made(t, sound, a)
+	require.NotEqual(t, -1, on(before, treatment.FirstWater))
+	late := on(before, treatment.FirstWater) - on(before, treatment.Unpot)
+	unpot := before.Sheet.Steps[slices.IndexFunc(before.Sheet.Steps, func(x sheet.Step) bool { return x.Op == "unpot" })].ID
+	a.Edits = []sheet.Edit{{Step: unpot, Day: p(6)}}
+	after := made(t, sound, a)
+	assert.Empty(t, after.Breaches)
+	assert.Equal(t, 6, on(after, treatment.Unpot))
+	assert.Equal(t, 6, on(after, treatment.PotIn))
+	assert.Equal(t, 6+late, on(after, treatment.FirstWater))
+	names := map[string]bool{}
+	for _, x := range after.Sheet.Steps {
+		assert.False(t, names[x.ID], x.ID)
+		names[x.ID] = true
+	}
+	for _, x := range before.Sheet.Steps {
+		if x.Op == string(treatment.FirstWater) || x.Op == string(treatment.PotIn) {
+			assert.True(t, names[x.ID], "%s keeps its name", x.ID)
+		}
+	}
+
+	rot := situation("monstera-deliciosa", cause.RootRot)
+	a.Edits = []sheet.Edit{{Step: "unpot@d0", Day: p(3)}}
+	near := made(t, rot, a)
+	assert.Empty(t, near.Breaches)
+	assert.Equal(t, 1, on(near, treatment.Unpot))
+	said := slices.IndexFunc(near.Sheet.Rules, func(x sheet.Rule) bool { return strings.Contains(x.Why, "(N83)") })
+	require.GreaterOrEqual(t, said, 0)
+	assert.Contains(t, near.Sheet.Rules[said].Why, "it comes on day 1")
+	a.Edits[0].Reason, a.Edits[0].Against = "I am away", []string{"N83"}
+	meant := made(t, rot, a)
+	assert.Equal(t, 3, on(meant, treatment.Unpot))
+	require.Len(t, meant.Breaches, 1)
+	assert.Equal(t, "I am away", meant.Breaches[0].Reason)
+}
+
+// What is left out takes along what is done for it alone; what is cut for rot, a home and water it never does.
+func TestWhatIsLeftOutTakesItsOwnAlong(t *testing.T) {
+	leaves := made(t, situation("anthurium-scherzerianum", cause.GreyMould), sheet.Answers{})
+	blade := slices.IndexFunc(leaves.Sheet.Steps, func(x sheet.Step) bool { return x.Op == "clean-blade" })
+	require.GreaterOrEqual(t, blade, 0)
+	a := sheet.Answers{Edits: []sheet.Edit{{Step: leaves.Sheet.Steps[blade].ID, LeaveOut: true}}}
+	without := made(t, situation("anthurium-scherzerianum", cause.GreyMould), a)
+	assert.Empty(t, without.Breaches)
+	assert.Equal(t, -1, on(without, treatment.RemoveLeaves))
+	assert.True(t, slices.ContainsFunc(without.Sheet.Rules, func(x sheet.Rule) bool {
+		return strings.Contains(x.Why, "which you leave out")
+	}))
 }
 
 // A sitting that waits for something to be seen has no day to be set: that is said.

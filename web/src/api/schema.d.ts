@@ -5508,6 +5508,8 @@ export interface components {
       facts: components["schemas"]["Row"][];
       /** @description Changes of steps that it does not have; it is not taken up with them. */
       gone: components["schemas"]["Gone"][];
+      /** @description Rules that keep a sitting from its day: it comes on the nearest that they allow. */
+      kept: components["schemas"]["RuleBroken"][];
       /** @description What its steps need, against the cupboard. */
       needs: components["schemas"]["Need"][];
       /** @description Share of plants that live with what is accepted, treated, 0-1. */
@@ -6989,6 +6991,8 @@ export interface components {
       layOut?: string[];
       /** Format: int64 */
       minutes: number;
+      /** @description The step that is named to put it on another day. */
+      movedBy?: string;
       /**
        * Format: int64
        * @description Its number in the plan, from 1.

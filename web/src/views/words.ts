@@ -9,6 +9,8 @@ const standings: Record<string, string> = {
   diagnosed: "diagnosed",
   mending: "mending",
   mended: "mended",
+  wished: "as was wished",
+  done: "done",
   "given-away": "given away",
   lost: "lost",
   "kept-under-watch": "kept under watch",

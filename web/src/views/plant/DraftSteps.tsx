@@ -27,10 +27,12 @@ export const DraftSteps = memo(function DraftSteps(props: DraftStepsProps) {
   return (
     <>
       <PlanHead plan={plan} />
-      <p className="mt-0 mb-8">
-        Of ten such plants about <b>{Math.round(odds.value * 10)}</b> live.{" "}
-        <How working={odds.working} of="these odds" />
-      </p>
+      {(plan.causes?.length ?? 0) > 0 && (
+        <p className="mt-0 mb-8">
+          Of ten such plants about <b>{Math.round(odds.value * 10)}</b> live.{" "}
+          <How working={odds.working} of="these odds" />
+        </p>
+      )}
       <hr className="rule" />
       {sittings.map((seated) => (
         <OneSitting
@@ -87,7 +89,9 @@ function OneSitting(props: OneSittingProps) {
   const [open, setOpen] = useState(false);
   const broken = (change: Edit) =>
     // What no single change brought about is said with the first.
-    preview.breaches.filter((b) => b.edit === change.step || (!b.edit && change.step === preview.edited[0]?.step));
+    [...preview.breaches, ...preview.kept].filter(
+      (b) => b.edit === change.step || (!b.edit && change.step === preview.edited[0]?.step),
+    );
   return (
     <section className={classes.sat} aria-label={`Sitting ${sitting.n}`}>
       <SittingHead sitting={sitting} today={today} />

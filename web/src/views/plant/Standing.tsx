@@ -338,10 +338,18 @@ function GateList({ r, today }: { r: Recovery; today: string }) {
 
 /** Nothing is in work: how it is, how its last case ended, and the ordinary look. */
 function NoCase({ file, check }: { file: PlantFile; check: () => void }) {
-  const last = file.cases[0];
+  const last = file.cases.find((c) => !c.open && c.outcome !== "done");
   return (
     <div className="patch">
       <h2>{sentence(standingWord(file.standing))}</h2>
+      {file.cases
+        .filter((c) => c.standing === "wished")
+        .map((c) => (
+          <p key={c.id}>
+            In hand since {sayDay(c.openedOn, file.today)}, as was wished: <b>{c.name.toLowerCase()}</b>.{" "}
+            <Link to={`/plants/${file.id}/do?case=${c.id}`}>Its plan</Link>
+          </p>
+        ))}
       <p>
         {last?.endedOn
           ? `Its last case, ${last.name.toLowerCase()}, ended on ${sayDay(last.endedOn, file.today)}. `

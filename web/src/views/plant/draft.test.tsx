@@ -64,6 +64,7 @@ const preview = (a: Asked) => {
     odds: { what: "share that lives", value: 0.7, unit: "", working },
     needs: [],
     breaches: out.includes("clean-blade@d0") ? [{ ...breach, reason }] : [],
+    kept: [],
     gone: [] as Schemas["Gone"][],
     edited: steps.filter((s) => out.includes(s.id)).map((s) => ({ step: s.id, title: s.title, sitting: 1 })),
   };
@@ -147,7 +148,7 @@ describe("a plan before it is taken up", () => {
         const gone = (a.body as Body).answers.edits?.length
           ? [{ edit: 0, step: "clean-blade@d0", title: "Blade" }]
           : [];
-        return { ...seen, gone, edited: [], breaches: [] };
+        return { ...seen, gone, edited: [], breaches: [], kept: [] };
       },
     });
     show(<PlanDraft decideAgain={vi.fn()} />, plantFile());

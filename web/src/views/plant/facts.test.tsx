@@ -190,7 +190,7 @@ describe("questions before the steps", () => {
 
 describe("what holds a sitting back", () => {
   const held = plan([step("unpot", { gate: "new growth" })], { gate: "new growth", held: "it rests" });
-  const preview = { plan: held, odds: { value: 0.7, working }, breaches: [], edited: [], gone: [] } as never;
+  const preview = { plan: held, odds: { value: 0.7, working }, breaches: [], kept: [], edited: [], gone: [] } as never;
   const rest = { preview, edits: [], edit: vi.fn(), today: "2026-11-24" };
 
   it("is set aside with a reason, and can be let back", async () => {

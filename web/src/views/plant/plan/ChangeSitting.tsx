@@ -83,7 +83,7 @@ export function Move({ sitting, steps, edits, edit }: MoveProps) {
   const file = usePlantFile();
   const [open, setOpen] = useState(false);
   const moved = edits.find((e) => e.day !== undefined && steps.some((s) => s.id === e.step));
-  const first = moved?.step ?? steps[0]?.id;
+  const first = moved?.step ?? sitting.movedBy ?? steps[0]?.id;
   if (!first) return null;
   if (!open && !moved) {
     return (
