@@ -115,7 +115,7 @@ type PlanPreview struct {
 	Odds     working.Amount `json:"odds" doc:"Share of plants that live with what is accepted, treated, 0-1."`
 	Needs    []sheet.Need   `json:"needs" doc:"What its steps need, against the cupboard."`
 	Breaches []RuleBroken   `json:"breaches" doc:"Rules that a changed plan goes against."`
-	Kept     []RuleBroken   `json:"kept" doc:"Rules that keep a sitting from its day: it comes on the nearest that they allow."`
+	Kept     []RuleBroken   `json:"kept" doc:"Rules that keep a sitting from its day; it comes on the nearest."`
 	Edited   []sheet.Edited `json:"edited" doc:"The changes, by the name and sitting of their steps."`
 	Gone     []sheet.Gone   `json:"gone" doc:"Changes of steps that it does not have; it is not taken up with them."`
 	// Questions are what nobody said and would change this plan.

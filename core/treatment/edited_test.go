@@ -80,8 +80,9 @@ func became(e sheet.Edit, before, after sheet.Made) fate {
 	return ignored
 }
 
-// Drawn changes of drawn plans are carried out on the wished day, or on the nearest that the rules allow, which is told;
-// none on another day is refused, and what is carried out breaks no rule. What is refused is left out against a rule.
+// Drawn changes of drawn plans are carried out on the wished day, or on the nearest that the rules allow, and that is
+// told; none on another day is refused, and what is carried out breaks no rule. What is refused is left out against
+// one.
 func TestDrawnChangesAreCarriedOut(t *testing.T) {
 	r := rand.New(rand.NewPCG(51, 6))
 	kinds := plant.Profiles()
@@ -110,6 +111,7 @@ func TestDrawnChangesAreCarriedOut(t *testing.T) {
 				assert.True(t, slices.ContainsFunc(after.Sheet.Rules, func(x sheet.Rule) bool {
 					return strings.HasPrefix(x.ID, "another day for ")
 				}), name)
+			default:
 			}
 		}
 	}

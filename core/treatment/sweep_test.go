@@ -230,6 +230,12 @@ func anyChoices(r *rand.Rand) (ch treatment.Choices) {
 // situation is planned for once, and its plan handed to all of them.
 var judges = []func(treatment.Situation, treatment.Plan) string{
 	func(_ treatment.Situation, p treatment.Plan) string { return sound(p) },
+	func(s treatment.Situation, p treatment.Plan) string {
+		if p.Track == "" && len(s.Causes) > 0 { // a mere wish that leaves the roots alone has none
+			return "no track"
+		}
+		return ""
+	},
 	func(_ treatment.Situation, p treatment.Plan) string { return fromNowhere(p) },
 	func(_ treatment.Situation, p treatment.Plan) string { return unwatched(p) },
 	func(_ treatment.Situation, p treatment.Plan) string { return unattended(p) },

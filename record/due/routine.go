@@ -52,7 +52,7 @@ func Routine(s record.State, south bool) []care.Due {
 	}
 	p.Off = slices.Sorted(maps.Keys(s.JobsOff))
 	list := care.Routine(p)
-	if _, stopped := s.FeedAgain(); stopped || s.Unfed() { // its plan feeds it again; what sounds is answered first
+	if unfed(s) {
 		list = slices.DeleteFunc(list, func(d care.Due) bool { return d.Job == care.Feed })
 	}
 	for i := range list {
@@ -64,6 +64,12 @@ func Routine(s record.State, south bool) []care.Due {
 		list[i].Unwanted = list[i].PutOff >= care.OftenPutOff
 	}
 	return list
+}
+
+// unfed says whether its routine does not feed it: its plan feeds it again, or what sounds is answered first.
+func unfed(s record.State) bool {
+	_, stopped := s.FeedAgain()
+	return stopped || s.Unfed()
 }
 
 // dim says on which days it grows little for want of light where it stands; each is worked out

@@ -434,11 +434,18 @@ func (c *composer) onlyWished() bool {
 // its pests or its arrival are meant.
 func (c *composer) leadTrack() string {
 	rooted := c.root != nil || c.gated || c.change
-	switch {
-	case c.onlyWished() && (rooted || c.school != ""):
-		return "settling"
-	case c.onlyWished():
+	if c.onlyWished() {
+		if rooted || c.school != "" {
+			return "settling"
+		}
 		return ""
+	}
+	return c.causeTrack(rooted)
+}
+
+// causeTrack is the track of what ails it.
+func (c *composer) causeTrack(rooted bool) string {
+	switch {
 	case c.has(cause.BaseRot, cause.BlackRot) && c.is(treatment.Monopodial, treatment.Bromeliad, treatment.AirPlant):
 		return "crown-recovery"
 	case c.has(cause.WokenEarly) || c.asleep() && c.habitID == treatment.WinterDeciduous && rooted:

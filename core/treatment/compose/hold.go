@@ -421,8 +421,8 @@ func (c *composer) preWater() {
 		return
 	}
 	r := c.root
-	if c.untied || c.thirsty || c.has(cause.NoDrainage, cause.Overwatering) || !put && len(c.holds(1)) > 0 {
-		return // a day later it would be held
+	if c.untied || c.thirsty || c.has(cause.NoDrainage, cause.Overwatering) || c.heldTomorrow() {
+		return
 	}
 	wants := among(c.moist, facts.Due, facts.Dry)
 	bound := (r.bound || r.part) && c.growing() && !c.limp && !among(c.moist, facts.Wet, facts.Soaked)
@@ -430,6 +430,12 @@ func (c *composer) preWater() {
 		c.sat = max(c.sat, 1)
 		c.draft.at(c.sat-1, rankSoak, do(treatment.PreWater))
 	}
+}
+
+// heldTomorrow says whether the work on its roots would be held, were it a day later; not where the carer says its day.
+func (c *composer) heldTomorrow() bool {
+	_, put := c.rootsPut()
+	return !put && len(c.holds(1)) > 0
 }
 
 // liftsWhole says whether the ball is lifted whole, or parted whole.

@@ -93,8 +93,8 @@ func (c changed) find(id string) (sitting, step int, found bool) {
 	return 0, 0, false
 }
 
-// placed sees that a sitting is where the carer wants it: with his reason against rules on that very day. What waits for
-// something to be seen has no day to be put on, which is said.
+// placed sees that a sitting is where the carer wants it: with his reason against rules on that very day. What
+// waits for something to be seen has no day to be put on, which is said.
 func (c *changed) placed(e Edit, composed treatment.Plan) {
 	was := changed{composed, identify(composed)}
 	at, step, known := was.find(e.Step)
@@ -130,7 +130,8 @@ func (c *changed) carry(i, k, day int) {
 	c.ids[i] = slices.Delete(c.ids[i], k, k+1)
 	for j, s := range c.plan.Sittings {
 		if s.Day != nil && *s.Day == day && s.Slot == c.plan.Sittings[i].Slot {
-			c.plan.Sittings[j].Steps, c.ids[j] = append(s.Steps, x), append(c.ids[j], id)
+			c.plan.Sittings[j].Steps = append(c.plan.Sittings[j].Steps, x)
+			c.ids[j] = append(c.ids[j], id)
 			return
 		}
 	}
@@ -177,59 +178,75 @@ func nameAs(composed, p treatment.Plan, moves []treatment.Move) [][]string {
 	if len(moves) == 0 {
 		return ids
 	}
-	type old struct {
-		id   string
-		step treatment.Step
-		day  *int
-	}
-	var left []old
+	n := naming{plan: p, named: make([][]string, len(ids))}
+	taken := map[string]bool{}
 	for i, s := range composed.Sittings {
 		for k, x := range s.Steps {
-			left = append(left, old{was[i][k], x, s.Day})
+			n.left = append(n.left, namedStep{was[i][k], x, s.Day})
+			taken[was[i][k]] = true
 		}
 	}
-	named := make([][]string, len(ids))
 	for i := range ids {
-		named[i] = make([]string, len(ids[i]))
+		n.named[i] = make([]string, len(ids[i]))
 	}
-	same := func(a, b treatment.Step) bool { return a.Op == b.Op && a.Organ == b.Organ && a.Of() == b.Of() }
-	match := func(fits func(o old, x treatment.Step, i, k int) bool) {
-		for i, s := range p.Sittings {
-			for k, x := range s.Steps {
-				if named[i][k] != "" {
-					continue
-				}
-				if n := slices.IndexFunc(left, func(o old) bool { return same(o.step, x) && fits(o, x, i, k) }); n >= 0 {
-					named[i][k] = left[n].id
-					left = slices.Delete(left, n, n+1)
-				}
-			}
-		}
-	}
-	match(func(o old, x treatment.Step, i, _ int) bool {
+	n.match(func(o namedStep, i, _ int) bool {
 		return o.day != nil && p.Sittings[i].Day != nil && slices.ContainsFunc(moves, func(m treatment.Move) bool {
 			return m.Means(o.step, *o.day) && *p.Sittings[i].Day == m.To
 		})
 	})
-	match(func(o old, _ treatment.Step, i, k int) bool { return o.id == ids[i][k] })
-	match(func(o old, _ treatment.Step, i, _ int) bool { return (o.day == nil) == (p.Sittings[i].Day == nil) })
-	match(func(old, treatment.Step, int, int) bool { return true })
-	taken := map[string]bool{}
-	for _, id := range slices.Concat(was...) {
-		taken[id] = true
-	}
-	for i := range named {
-		for k := range named[i] {
-			id := ids[i][k]
-			for n := 2; named[i][k] == "" && taken[id]; n++ {
-				id = fmt.Sprintf("%s.new%d", ids[i][k], n)
-			}
-			if named[i][k] == "" {
-				named[i][k], taken[id] = id, true
+	n.match(func(o namedStep, i, k int) bool { return o.id == ids[i][k] })
+	n.match(func(o namedStep, i, _ int) bool { return (o.day == nil) == (p.Sittings[i].Day == nil) })
+	n.match(func(namedStep, int, int) bool { return true })
+	for i := range n.named {
+		for k := range n.named[i] {
+			if n.named[i][k] == "" {
+				n.named[i][k] = unlike(ids[i][k], taken)
 			}
 		}
 	}
-	return named
+	return n.named
+}
+
+// namedStep is a step of a plan with its name and its day.
+type namedStep struct {
+	id   string
+	step treatment.Step
+	day  *int
+}
+
+// naming gives the steps of a plan the names of others that are left.
+type naming struct {
+	plan  treatment.Plan
+	named [][]string
+	left  []namedStep
+}
+
+// match names steps after those that do the same and fit.
+func (n *naming) match(fits func(o namedStep, sitting, step int) bool) {
+	for i, s := range n.plan.Sittings {
+		for k, x := range s.Steps {
+			if n.named[i][k] != "" {
+				continue
+			}
+			at := slices.IndexFunc(n.left, func(o namedStep) bool {
+				return o.step.Op == x.Op && o.step.Organ == x.Organ && o.step.Of() == x.Of() && fits(o, i, k)
+			})
+			if at >= 0 {
+				n.named[i][k] = n.left[at].id
+				n.left = slices.Delete(n.left, at, at+1)
+			}
+		}
+	}
+}
+
+// unlike is a name that is not taken yet, and takes it.
+func unlike(id string, taken map[string]bool) string {
+	free := id
+	for n := 2; taken[free]; n++ {
+		free = fmt.Sprintf("%s.new%d", id, n)
+	}
+	taken[free] = true
+	return free
 }
 
 // Edited is a change of the carer's, by the name of its step and where it stands, or stood.

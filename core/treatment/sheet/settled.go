@@ -14,8 +14,8 @@ import (
 const mostAlong = 8
 
 // settled are the carer's changes as the rules let them be carried out: another day is the nearest to it that breaks
-// none, and with a step that is left out goes what cannot be done without it. A change with a reason to go against rules
-// is taken as it stands.
+// none, and with a step that is left out goes what cannot be done without it. A change with a reason to go against
+// rules is taken as it stands.
 type settled struct {
 	Answers
 	// why is by change what keeps it from its day: without a rule where it is done with another step there.
@@ -134,8 +134,8 @@ func (c changed) does(id string, composed treatment.Plan, day int) bool {
 	})
 }
 
-// mayGoAlong says whether a step may go with another that is left out, by its name: never what is cut for rot, nor a home
-// or water, which the carer leaves out himself or not at all.
+// mayGoAlong says whether a step may go with another that is left out, by its name: never what is cut for rot, nor a
+// home or water, which the carer leaves out himself or not at all.
 func mayGoAlong(id string) bool {
 	op, _, _ := strings.Cut(id, "@")
 	return !slices.ContainsFunc([]treatment.Does{treatment.InRot, treatment.Sets, treatment.Waters},

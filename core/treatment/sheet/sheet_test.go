@@ -127,8 +127,8 @@ func TestWhatHangsOnAMovedSittingMovesAlong(t *testing.T) {
 	before := made(t, sound, a)
 	require.NotEqual(t, -1, on(before, treatment.FirstWater))
 	late := on(before, treatment.FirstWater) - on(before, treatment.Unpot)
-	unpot := before.Sheet.Steps[slices.IndexFunc(before.Sheet.Steps, func(x sheet.Step) bool { return x.Op == "unpot" })].ID
-	a.Edits = []sheet.Edit{{Step: unpot, Day: p(6)}}
+	unpot := slices.IndexFunc(before.Sheet.Steps, func(x sheet.Step) bool { return x.Op == "unpot" })
+	a.Edits = []sheet.Edit{{Step: before.Sheet.Steps[unpot].ID, Day: p(6)}}
 	after := made(t, sound, a)
 	assert.Empty(t, after.Breaches)
 	assert.Equal(t, 6, on(after, treatment.Unpot))

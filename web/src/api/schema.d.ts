@@ -5508,7 +5508,7 @@ export interface components {
       facts: components["schemas"]["Row"][];
       /** @description Changes of steps that it does not have; it is not taken up with them. */
       gone: components["schemas"]["Gone"][];
-      /** @description Rules that keep a sitting from its day: it comes on the nearest that they allow. */
+      /** @description Rules that keep a sitting from its day; it comes on the nearest. */
       kept: components["schemas"]["RuleBroken"][];
       /** @description What its steps need, against the cupboard. */
       needs: components["schemas"]["Need"][];
