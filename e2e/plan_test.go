@@ -58,10 +58,32 @@ func TestAWishNeedsNoIllness(t *testing.T) {
 	p.click(`//a[.="What to do"]`)
 	p.see("Nothing ails it, but you want something of it")
 	p.click(by("button", "Fresh mix"))
-	p.see("Of ten such plants")
 	p.click(by("button", "Take up this plan"))
 	p.see("steps to do")
+	p.hides("Of ten such plants")
 	assert.NotEmpty(t, eval[string](p, `document.querySelector('section[aria-label="Steps"]').innerText`))
+	p.click(by("a", "Where it stands"))
+	p.see("as was wished: fresh mix")
+	p.see("Nobody has looked yet")
+}
+
+// Another day that a rule forbids is the nearest that it allows, and says so; with a reason it is that very day.
+func TestAnotherDayIsTheNearestThatTheRulesAllow(t *testing.T) {
+	t.Parallel()
+	p := start(t, true).page(t, 1280, 800)
+	p.openDemo(plantPath("T-032") + "/do")
+	p.see("What do you think it is?")
+	p.click(`//*[@data-cause="root-rot"]//input`)
+	p.click(by("button", "Accept"))
+	p.see("Of ten such plants")
+	p.click(`(//button[starts-with(@aria-label, "On another day: Root work")])[1]`)
+	p.fill("Days from today", "3")
+	p.see("(N83)")
+	p.see("the nearest day that the rules allow")
+	p.fill("Why you do it all the same", "I am away until then")
+	p.hides("the nearest day that the rules allow")
+	p.click(by("button", "Take up this plan"))
+	p.see("I am away until then")
 }
 
 // Several kinds go by one name: which one it is is asked, with why it matters.

@@ -427,7 +427,7 @@ func (c *composer) tracks() (lead string, beside []string) {
 
 // onlyWished says whether nothing is wrong with it: the plan does what was wished of a well plant.
 func (c *composer) onlyWished() bool {
-	return c.Wish != "" && len(c.Causes) == 0 && !c.rescue() && !c.neck && !c.gated
+	return c.Wish != "" && len(c.Causes) == 0 && !c.rescue() && !c.neck
 }
 
 // leadTrack is the track of the gravest cause; nothing where only its place,

@@ -2,7 +2,6 @@ package sheet
 
 import (
 	"cmp"
-	"fmt"
 	"slices"
 	"strings"
 
@@ -67,7 +66,7 @@ func (c *changed) byDays() {
 	}
 	slices.SortStableFunc(list, func(a, b named) int {
 		if a.sitting.Day == nil || b.sitting.Day == nil {
-			return cmp.Compare(btoi(a.sitting.Day == nil), btoi(b.sitting.Day == nil))
+			return cmp.Compare(waits(a.sitting), waits(b.sitting))
 		}
 		return cmp.Compare(*a.sitting.Day, *b.sitting.Day)
 	})
@@ -76,8 +75,9 @@ func (c *changed) byDays() {
 	}
 }
 
-func btoi(is bool) int {
-	if is {
+// waits is 1 of a sitting that waits for something to be seen, and 0 of one that has a day.
+func waits(s treatment.Sitting) int {
+	if s.Day == nil {
 		return 1
 	}
 	return 0
@@ -115,7 +115,7 @@ func (c *changed) placed(e Edit, composed treatment.Plan) {
 	case strings.TrimSpace(e.Reason) != "" && len(e.Against) > 0:
 		day := *e.Day
 		c.plan.Sittings[i].Day = &day
-	case *c.plan.Sittings[i].Day == *composed.Sittings[at].Day: // nothing is counted from it: it alone is moved
+	default: // it was laid since, or moved along with another: it alone is moved
 		c.carry(i, k, *e.Day)
 	}
 }
@@ -169,84 +169,6 @@ func (a Answers) moves(composed treatment.Plan) (moves []treatment.Move) {
 		}
 	}
 	return moves
-}
-
-// nameAs names the steps of a plan after those of another that it was made from: what was moved by where it went, what
-// stands where it stood, and of the others one after the other those that do the same.
-func nameAs(composed, p treatment.Plan, moves []treatment.Move) [][]string {
-	was, ids := identify(composed), identify(p)
-	if len(moves) == 0 {
-		return ids
-	}
-	n := naming{plan: p, named: make([][]string, len(ids))}
-	taken := map[string]bool{}
-	for i, s := range composed.Sittings {
-		for k, x := range s.Steps {
-			n.left = append(n.left, namedStep{was[i][k], x, s.Day})
-			taken[was[i][k]] = true
-		}
-	}
-	for i := range ids {
-		n.named[i] = make([]string, len(ids[i]))
-	}
-	n.match(func(o namedStep, i, _ int) bool {
-		return o.day != nil && p.Sittings[i].Day != nil && slices.ContainsFunc(moves, func(m treatment.Move) bool {
-			return m.Means(o.step, *o.day) && *p.Sittings[i].Day == m.To
-		})
-	})
-	n.match(func(o namedStep, i, k int) bool { return o.id == ids[i][k] })
-	n.match(func(o namedStep, i, _ int) bool { return (o.day == nil) == (p.Sittings[i].Day == nil) })
-	n.match(func(namedStep, int, int) bool { return true })
-	for i := range n.named {
-		for k := range n.named[i] {
-			if n.named[i][k] == "" {
-				n.named[i][k] = unlike(ids[i][k], taken)
-			}
-		}
-	}
-	return n.named
-}
-
-// namedStep is a step of a plan with its name and its day.
-type namedStep struct {
-	id   string
-	step treatment.Step
-	day  *int
-}
-
-// naming gives the steps of a plan the names of others that are left.
-type naming struct {
-	plan  treatment.Plan
-	named [][]string
-	left  []namedStep
-}
-
-// match names steps after those that do the same and fit.
-func (n *naming) match(fits func(o namedStep, sitting, step int) bool) {
-	for i, s := range n.plan.Sittings {
-		for k, x := range s.Steps {
-			if n.named[i][k] != "" {
-				continue
-			}
-			at := slices.IndexFunc(n.left, func(o namedStep) bool {
-				return o.step.Op == x.Op && o.step.Organ == x.Organ && o.step.Of() == x.Of() && fits(o, i, k)
-			})
-			if at >= 0 {
-				n.named[i][k] = n.left[at].id
-				n.left = slices.Delete(n.left, at, at+1)
-			}
-		}
-	}
-}
-
-// unlike is a name that is not taken yet, and takes it.
-func unlike(id string, taken map[string]bool) string {
-	free := id
-	for n := 2; taken[free]; n++ {
-		free = fmt.Sprintf("%s.new%d", id, n)
-	}
-	taken[free] = true
-	return free
 }
 
 // Edited is a change of the carer's, by the name of its step and where it stands, or stood.

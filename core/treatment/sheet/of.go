@@ -58,31 +58,6 @@ func Of(s treatment.Situation, a Answers) (Made, error) {
 	return Made{sheet, s, breaches, a.edited(p, now), a.gone(p), way.kept(a.Edits)}, nil
 }
 
-// identify gives every step of a plan an id: its operator and day, and a number
-// where that is not enough. The same plan always has the same ids.
-func identify(p treatment.Plan) [][]string {
-	seen := map[string]int{}
-	ids := make([][]string, len(p.Sittings))
-	for i, s := range p.Sittings {
-		when := fmt.Sprintf("gate%d", i)
-		if s.Day != nil {
-			when = fmt.Sprintf("d%d", *s.Day)
-		}
-		for _, x := range s.Steps {
-			id := string(x.Op) + "@" + when
-			if x.Organ != "" && x.Organ != treatment.OnRoots && x.Organ != treatment.OnLeaf {
-				id += "." + strings.ReplaceAll(string(x.Organ), " ", "-")
-			}
-			seen[id]++
-			if n := seen[id]; n > 1 {
-				id = fmt.Sprintf("%s.%d", id, n)
-			}
-			ids[i] = append(ids[i], id)
-		}
-	}
-	return ids
-}
-
 // SittingNames are what sittings are called on a screen.
 var sittingNames = map[treatment.SittingKind]string{
 	treatment.RootWash:  "Root work",

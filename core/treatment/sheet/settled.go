@@ -34,7 +34,7 @@ func (a Answers) settle(s treatment.Situation, composed treatment.Plan) (settled
 		return out, err
 	}
 	was := changed{composed, identify(composed)}
-	known := broken1(before, was.ids)
+	known := brokenBy(before, was.ids)
 	for i, e := range a.Edits {
 		at, _, stands := was.find(e.Step)
 		meant := strings.TrimSpace(e.Reason) != "" && len(e.Against) > 0
@@ -49,6 +49,9 @@ func (a Answers) settle(s treatment.Situation, composed treatment.Plan) (settled
 		default:
 			out.Edits = append(out.Edits, e)
 		}
+		if err == nil {
+			err = out.accept(s, composed, known)
+		}
 		if err != nil {
 			return out, err
 		}
@@ -56,8 +59,21 @@ func (a Answers) settle(s treatment.Situation, composed treatment.Plan) (settled
 	return out, nil
 }
 
-// broken1 are the breaches of a plan by rule and step.
-func broken1(list []check.Breach, ids [][]string) map[broken]bool {
+// accept takes what the changes so far go against as known: it keeps no later change from its day.
+func (a settled) accept(s treatment.Situation, composed treatment.Plan, known map[broken]bool) error {
+	now, err := a.change(s, composed)
+	if err != nil {
+		return err
+	}
+	list, err := check.Plan(s, now.plan)
+	for b := range brokenBy(list, now.ids) {
+		known[b] = true
+	}
+	return err
+}
+
+// brokenBy are the breaches of a plan by rule and step.
+func brokenBy(list []check.Breach, ids [][]string) map[broken]bool {
 	known := map[broken]bool{}
 	for _, b := range list {
 		known[brokenAt(b, ids)] = true

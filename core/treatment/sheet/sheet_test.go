@@ -158,6 +158,14 @@ func TestWhatHangsOnAMovedSittingMovesAlong(t *testing.T) {
 	assert.Equal(t, 3, on(meant, treatment.Unpot))
 	require.Len(t, meant.Breaches, 1)
 	assert.Equal(t, "I am away", meant.Breaches[0].Reason)
+	look := slices.IndexFunc(meant.Sheet.Steps, func(x sheet.Step) bool { return x.Op == "look" && x.Gate == "" })
+	require.GreaterOrEqual(t, look, 0)
+	id, want := meant.Sheet.Steps[look].ID, int(meant.Sheet.Steps[look].On-rot.On)+1
+	a.Edits = append(a.Edits, sheet.Edit{Step: id, Day: &want})
+	both := made(t, rot, a)
+	at := slices.IndexFunc(both.Sheet.Steps, func(x sheet.Step) bool { return x.ID == id })
+	require.GreaterOrEqual(t, at, 0)
+	assert.Equal(t, want, int(both.Sheet.Steps[at].On-rot.On), "what was meant keeps no other from its day")
 }
 
 // What is left out takes along what is done for it alone; what is cut for rot, a home and water it never does.

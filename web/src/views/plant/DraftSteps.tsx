@@ -1,5 +1,6 @@
 import { memo, useState } from "react";
 import type { Schemas } from "../../api/client";
+import { sayDay } from "../../dates";
 import { How } from "../../shell/How";
 import { PlanHead, Rules, type Seated, SittingHead, sittingsOf } from "./PlanParts";
 import { BrokenBy, type Edit } from "./plan/Broken";
@@ -120,6 +121,7 @@ function OneSitting(props: OneSittingProps) {
               step={change.step}
               named={change.day === undefined ? titled(change.step) : sitting.name}
               breaches={broken(change)}
+              instead={preview.kept.some((b) => b.edit === change.step) ? `on ${sayDay(sitting.on, today)}` : undefined}
               change={change}
               edit={edit}
             />

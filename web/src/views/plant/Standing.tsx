@@ -342,14 +342,6 @@ function NoCase({ file, check }: { file: PlantFile; check: () => void }) {
   return (
     <div className="patch">
       <h2>{sentence(standingWord(file.standing))}</h2>
-      {file.cases
-        .filter((c) => c.standing === "wished")
-        .map((c) => (
-          <p key={c.id}>
-            In hand since {sayDay(c.openedOn, file.today)}, as was wished: <b>{c.name.toLowerCase()}</b>.{" "}
-            <Link to={`/plants/${file.id}/do?case=${c.id}`}>Its plan</Link>
-          </p>
-        ))}
       <p>
         {last?.endedOn
           ? `Its last case, ${last.name.toLowerCase()}, ended on ${sayDay(last.endedOn, file.today)}. `

@@ -11,12 +11,14 @@ interface BrokenByProps {
   /** The title of the step that was changed, or of the sitting that was moved. */
   named: string;
   step: string;
+  /** The day on which it comes instead, in words; undefined where the plan goes against the rule. */
+  instead?: string | undefined;
   change: Edit | undefined;
   edit: (step: string, part: Partial<Edit>) => void;
 }
 
 /** What one change goes against, beside what it changed, and why it is made all the same. */
-export function BrokenBy({ step, named, breaches, change, edit }: BrokenByProps) {
+export function BrokenBy({ step, named, breaches, instead, change, edit }: BrokenByProps) {
   const box = useRef<HTMLElement>(null);
   const unsaid = !change?.reason;
   // What was pressed is gone with the step that it left out: the reason is asked where one is.
@@ -33,7 +35,9 @@ export function BrokenBy({ step, named, breaches, change, edit }: BrokenByProps)
       : `The other pot for “${named}”`;
   return (
     <section ref={box} className={classes.broken} aria-label={`Against the rules: ${what}`}>
-      <h3 className="red">{what} goes against what is never done</h3>
+      <h3 className="red">
+        {what} {instead ? "would go" : "goes"} against what is never done
+      </h3>
       <ul className="my-4 pl-18">
         {breaches.map((b) => (
           <li key={b.rule + b.step + b.here}>
@@ -45,6 +49,7 @@ export function BrokenBy({ step, named, breaches, change, edit }: BrokenByProps)
           </li>
         ))}
       </ul>
+      {instead && <p className="mt-0 mb-8">So it comes {instead}, the nearest day that the rules allow.</p>}
       <TextInput
         label="Why you do it all the same"
         description="It is kept with the plan, for this change alone."
