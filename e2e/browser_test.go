@@ -236,7 +236,8 @@ func (p *page) click(xpath string) {
 			const over = (x) => e.contains(x) || x.contains(e) || x.closest("label, svg") !== null;
 			if (!rests || hit === null || !over(hit)) return false;
 			window.landed = false;
-			addEventListener("click", (c) => { window.landed ||= over(c.target); }, { capture: true, once: true });
+			const meant = (x) => e.contains(x) || !e.contains(hit) && hit.contains(x);
+			addEventListener("click", (c) => { window.landed = meant(c.target); }, { capture: true, once: true });
 			return true;
 		})()`, xpath))
 		p.run(chromedp.Click(xpath, chromedp.NodeVisible))
