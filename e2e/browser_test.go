@@ -219,7 +219,8 @@ func by(tag, words string) string {
 
 // click clicks what the path finds once it rests, can be pressed and nothing lies over it: a
 // list that has just opened still moves, type that comes late moves all of it, even out of
-// the window, and a notice may cover a button. What moved away under the click is clicked again.
+// the window, a notice may cover a button, and a row that comes into sight takes no click before
+// it is drawn. What moved away under the click is clicked again.
 func (p *page) click(xpath string) {
 	p.t.Helper()
 	for landed := false; !landed; {
@@ -227,16 +228,15 @@ func (p *page) click(xpath string) {
 		p.until(fmt.Sprintf(`(() => {
 			const e = document.evaluate(%q, document, null, XPathResult.FIRST_ORDERED_NODE_TYPE).singleNodeValue;
 			if (!e) return false;
-			const r = e.getBoundingClientRect(), at = [r.x, r.y, r.width, r.height].join();
+			const r = e.getClientRects()[0] ?? e.getBoundingClientRect(), at = [r.x, r.y, r.width, r.height].join();
 			e.dataset.rested = e.dataset.restsAt === at ? 1 + Number(e.dataset.rested ?? 0) : 0;
 			e.dataset.restsAt = at;
 			const rests = Number(e.dataset.rested) >= 2 && document.fonts.status === "loaded" && !e.disabled;
 			const hit = document.elementFromPoint(r.x + r.width / 2, r.y + r.height / 2);
 			if (!hit) e.scrollIntoView({ block: "center" });
-			const over = (x) => e.contains(x) || x.contains(e) || x.closest("label, svg") !== null;
-			if (!rests || hit === null || !over(hit)) return false;
+			const meant = (x) => e.contains(x) || x.closest("label, svg") !== null;
+			if (!rests || hit === null || !meant(hit)) return false;
 			window.landed = false;
-			const meant = (x) => e.contains(x) || !e.contains(hit) && hit.contains(x);
 			addEventListener("click", (c) => { window.landed = meant(c.target); }, { capture: true, once: true });
 			return true;
 		})()`, xpath))
