@@ -41,8 +41,13 @@ const walks = "^(TestNothingAdvisedNowHarms|TestSoundPlantsAreFoundSound|TestIll
 // sweeps are the tests of many thousand plans.
 const sweeps = "^(TestPlansBreakNoRule|TestPlansOfRareFactsBreakNoRule|TestEveryMoveIsInSomePlan)$"
 
-// stagesOf are what a mutant of a folder has to outlive: the tests of its own package, then of those that stand on it.
+// stagesOf are what a mutant of a folder has to outlive: the tests of its own package, then of those that stand on it,
+// and at last those that ask the server.
 func stagesOf(dir string) [][]string {
+	return append(nearStages(dir), []string{"./exchange/...", "./server"})
+}
+
+func nearStages(dir string) [][]string {
 	switch {
 	case strings.HasPrefix(dir, "core/treatment"):
 		return [][]string{{"-skip", sweeps, "./core/treatment/..."}, {"./record/..."}, {"-run", sweeps, "./core/treatment"}}
@@ -202,7 +207,7 @@ func try(m mutant) string {
 		return "unbuilt"
 	}
 	for _, stage := range stagesOf(filepath.Dir(m.file)) {
-		args := append([]string{"test", "-vet=off", "-failfast", "-timeout", "180s", "-overlay", overlay}, stage...)
+		args := append([]string{"test", "-vet=off", "-failfast", "-timeout", "10m", "-overlay", overlay}, stage...)
 		out, err := exec.Command("go", args...).CombinedOutput()
 		switch {
 		case strings.Contains(string(out), "[build failed]"):
