@@ -11,7 +11,6 @@ import (
 	"tendermend/core/diagnosis"
 	"tendermend/core/drying"
 	"tendermend/core/facts"
-	"tendermend/core/place"
 	"tendermend/core/plant"
 	"tendermend/core/recovery"
 	"tendermend/core/water"
@@ -41,14 +40,7 @@ type State struct {
 	Known    facts.Facts
 	setApart setApart
 
-	// Sisters are plants that came on one day from one source with it and may have
-	// what travels. The record of one plant does not tell: the store does.
-	Sisters []Sister
-	// Airs are the light and air of the places where it stood, by place, as far as they are
-	// known. The store tells them as well.
-	Airs map[uuid.UUID]place.YearAir
-	// Aways are the trips of the collection, oldest first. The store tells them.
-	Aways []Away
+	Around
 
 	Entries int // all entries, voided ones too
 

@@ -23,8 +23,8 @@ type Suspicion struct {
 // Sister is a suspicion about a plant that came on one day from one source with
 // another.
 type Sister struct {
-	Plant uuid.UUID
-	Name  string
+	Plant uuid.UUID `json:"plant"`
+	Name  string    `json:"name"`
 	Suspicion
 }
 

@@ -42,6 +42,7 @@ checks() {
     part checks "front end: tests" web test &&
     part checks "Go lint" $lint run --timeout 20m ./... &&
     part checks "API document is current" scripts/api.sh --check &&
+    part checks "core for a browser" scripts/browser_core.sh &&
     part checks "licences are current" go run ./scripts/notices -check
 }
 

@@ -243,7 +243,6 @@ func (s *Store) Record(ctx context.Context, collection, id uuid.UUID) ([]record.
 	if err != nil {
 		return nil, record.State{}, err
 	}
-	state := around.told(f.state)
-	state.Sisters, err = sisters(ctx, s.q(), collection, id, originOf(state))
-	return f.entries, state, err
+	came, err := sisters(ctx, s.q(), collection, id, originOf(f.state))
+	return f.entries, f.state.Told(around.of(came)), err
 }

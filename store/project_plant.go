@@ -23,11 +23,11 @@ const listedStitches = 60
 // and what those that came with it are suspected of by theirs, and on the air of its places,
 // so recompute gives the same rows.
 func project(ctx context.Context, tx *sqlx.Tx, c Collection, s record.State, around surroundings) error {
-	s = around.told(s)
-	var err error
-	if s.Sisters, err = sisters(ctx, tx, c.ID, s.PlantID, originOf(s)); err != nil {
+	came, err := sisters(ctx, tx, c.ID, s.PlantID, originOf(s))
+	if err != nil {
 		return err
 	}
+	s = s.Told(around.of(came))
 	tasks := due.Tasks(s, c.South)
 	if tasks == nil {
 		tasks = []due.Task{}

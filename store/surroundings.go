@@ -97,9 +97,7 @@ func (s *Store) aroundBy(
 	return x.surroundings, nil
 }
 
-// told is a state with its surroundings: what it remembers was worked out without them.
-func (x surroundings) told(s record.State) record.State {
-	s = s.Apiece()
-	s.Airs, s.Aways = x.Airs.V, x.Aways.V
-	return s
+// of is what stands around a plant that came with these.
+func (x surroundings) of(sisters []record.Sister) record.Around {
+	return record.Around{Sisters: sisters, Airs: x.Airs.V, Aways: x.Aways.V}
 }
