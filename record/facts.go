@@ -95,7 +95,7 @@ func (s State) happened(on day.Day) map[facts.Happening]day.Day {
 		last[facts.Came] = on - day.Day(owned)
 	}
 	for op, d := range s.CarriedOut() {
-		if what := makesHappen(treatment.OperatorID(op)); what != "" {
+		if what := treatment.OperatorID(op).MakesHappen(); what != "" {
 			see(what, d)
 		}
 	}
@@ -329,19 +329,4 @@ func (s State) done(on day.Day) []facts.Event {
 		list = append(list, facts.Event{Event: op, Day: int(last[op] - on)})
 	}
 	return list
-}
-
-// makesHappen is what a step that is done makes happen; nothing for most.
-func makesHappen(op treatment.OperatorID) facts.Happening {
-	switch {
-	case op == treatment.Unpot:
-		return facts.SatRoots
-	case op == treatment.Callus:
-		return facts.OnATray
-	case op.Does(treatment.Sets):
-		return facts.Potted
-	case op.Treats():
-		return facts.TreatedNow
-	}
-	return ""
 }

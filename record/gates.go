@@ -141,6 +141,9 @@ func (s State) Waiting(on day.Day) map[int]gate.Opening {
 			continue
 		}
 		if o, gated := s.Opening(step, on); gated {
+			if l, can := s.Late(step, on); can {
+				o.Late = &l
+			}
 			waiting[step.Sitting] = o
 		}
 	}

@@ -13,7 +13,7 @@ import (
 
 // foldEdition counts the changes of what is folded into the lists. It goes up with
 // every change after which the same record gives other rows.
-const foldEdition = 21
+const foldEdition = 22
 
 // Refold rebuilds the lists from the record where another edition of the program
 // wrote them, and gives the number of plants; 0 where they are of this one.

@@ -19,6 +19,8 @@ type Opening struct {
 	// Seeable is true where one look can show all that is wanting.
 	Seeable    bool                `json:"seeable" doc:"Whether one look can show all that is wanting."`
 	Conditions []recovery.Standing `json:"conditions"`
+	// Late is by when it must have been seen, and what is done where it is not.
+	Late *Late `json:"late,omitempty" doc:"By when it must have been seen, and what is done where it is not."`
 }
 
 // sightReads are the measures that show a sight, each with the least reading that

@@ -98,9 +98,32 @@ func mendingTasks(s record.State, add func(Task), last day.Day) {
 			Minutes: step.Minutes, Step: step.ID, Gate: step.Gate, Weight: 4,
 		})
 	}
+	lateTask(s, add)
 	for _, c := range s.Courses {
 		courseTasks(s, c, add, last)
 	}
+}
+
+// lateAgain is after how many days what is late is asked for once more (common practice).
+const lateAgain = 7
+
+// lateTask asks for what a step of the plan waits for in vain, and says what is done where it does not come. An alarm
+// comes before it.
+func lateTask(s record.State, add func(Task)) {
+	step, late, found := s.FirstLate()
+	if !found || len(s.Alarms()) > 0 {
+		return
+	}
+	t := Task{
+		Kind: Late, From: max(late.By, s.LastLook()+lateAgain), Minutes: 5, Weight: 4, Step: step.ID, Gate: step.Gate,
+		What: "Is it so by now: " + late.Awaited + "?", How: working.Capital(late.Then),
+		Why: fmt.Sprintf("“%s” waits for it, and it was to be seen by %s.", step.Title, late.By.Words()),
+	}
+	t.Until = t.From + lateAgain
+	if late.Last != nil {
+		t.Turns = []Turned{{From: *late.Last, What: t.What, How: working.Capital(late.AtLast), Why: t.Why}}
+	}
+	add(t)
 }
 
 // courseTasks asks for what one track wants next.

@@ -33,6 +33,7 @@ const (
 	Asleep  Kind = "asleep"  // a look at a plant that gets no water now
 	Treat   Kind = "treat"   // a product may be repeated, by its label
 	Stall   Kind = "stall"   // it stands still for longer than is normal
+	Late    Kind = "late"    // what a step of its plan waits for has not been seen by its day
 	Signal  Kind = "signal"  // something alarms and nobody has answered it
 	Pests   Kind = "pests"   // a look for pests that quarantine asks for
 	Apart   Kind = "apart"   // what came with a suspect stands among the others
@@ -46,7 +47,7 @@ const (
 func Kinds() []Kind {
 	return []Kind{
 		Examine, Decide, Plan, Step, Pass, Back, Check, Look, Water, Asleep,
-		Treat, Stall, Signal, Pests, Apart, Release, Trial, Count, Season,
+		Treat, Stall, Late, Signal, Pests, Apart, Release, Trial, Count, Season,
 	}
 }
 
@@ -54,7 +55,8 @@ func Kinds() []Kind {
 var kindWords = map[Kind]string{
 	Examine: "first look", Decide: "decide what ails it", Plan: "take a plan up", Step: "step of a plan",
 	Pass: "next stage", Back: "look at a setback", Check: "check-in", Look: "look", Water: "look for water",
-	Asleep: "look while at rest", Treat: "treatment", Stall: "stands still", Signal: "alarm", Pests: "look for pests",
+	Asleep: "look while at rest", Treat: "treatment", Stall: "stands still", Late: "look for what is late",
+	Signal: "alarm", Pests: "look for pests",
 	Apart: "keep apart", Release: "let back to the others", Trial: "say what a trial came to",
 	Count: "count of pieces", Season: "season",
 }

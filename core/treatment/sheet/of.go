@@ -8,6 +8,7 @@ import (
 
 	"tendermend/core/cause"
 	"tendermend/core/day"
+	"tendermend/core/facts"
 	"tendermend/core/pest"
 	"tendermend/core/state"
 	"tendermend/core/treatment"
@@ -142,7 +143,7 @@ func dated(s treatment.Situation, p treatment.Plan, ids [][]string) Plan {
 		out.Rules = append(out.Rules, Rule{ID: l.Op, What: leftOut(l.Op), Why: working.Capital(l.Why) + "."})
 	}
 	out.lookAhead(s)
-	w := writing{s: s, pests: pestRow(s, p)}
+	w := writing{s: s, pests: pestRow(s, p), school: p.School, done: map[facts.Happening]day.Day{}}
 	w.nature, _ = state.NatureOf(s)
 	for i, sit := range p.Sittings {
 		if len(sit.Steps) > 0 {
@@ -179,6 +180,9 @@ type writing struct {
 	pests  map[[2]int]PestTime
 	laid   *treatment.Params
 	nature state.Nature
+	school treatment.School
+	before day.Day                     // of the sitting before
+	done   map[facts.Happening]day.Day // what the sittings before make happen
 }
 
 // sitting writes one sitting, the i-th of its plan, on its day.
@@ -199,6 +203,9 @@ func (w *writing) sitting(out *Plan, i int, sit treatment.Sitting, ids []string)
 		Gate: sit.Gate.Words(), Waits: sit.Gate,
 		Held: heldIn(sit.Held),
 		Stop: stops[sit.Kind],
+	}
+	if late, can := w.late(sit, on); can {
+		head.Else = late.Words()
 	}
 	for k, x := range sit.Steps {
 		st := w.step(x, ids[k])
@@ -221,6 +228,7 @@ func (w *writing) sitting(out *Plan, i int, sit treatment.Sitting, ids []string)
 		}
 	}
 	head.MovedBy = cmp.Or(head.MovedBy, ids[0])
+	w.does(sit, on)
 	out.Sittings = append(out.Sittings, head)
 }
 

@@ -66,6 +66,7 @@ type Sitting struct {
 	Slot    treatment.Slot        `json:"slot"`
 	Gate    string                `json:"gate,omitempty" doc:"What must be seen first."`
 	Waits   gate.Gate             `json:"waits,omitempty" doc:"Its gate as conditions."`
+	Else    string                `json:"else,omitempty" doc:"What is done where it is not seen by its day."`
 	Held    string                `json:"held,omitempty" doc:"Why it is held back, in words."`
 	LayOut  []string              `json:"layOut,omitempty" doc:"What is laid out before it begins."`
 	Minutes int                   `json:"minutes" minimum:"0" maximum:"9999"`

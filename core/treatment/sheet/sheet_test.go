@@ -14,6 +14,7 @@ import (
 	"tendermend/core/cause"
 	"tendermend/core/day"
 	"tendermend/core/facts"
+	"tendermend/core/gate"
 	"tendermend/core/plant"
 	"tendermend/core/treatment"
 	"tendermend/core/treatment/check"
@@ -64,6 +65,12 @@ func TestEverySheetIsWhole(t *testing.T) {
 					assert.NotEmpty(t, a.Working.Formula, x.ID)
 					assert.NotEmpty(t, a.Working.Source, x.ID)
 				}
+			}
+			for _, sit := range m.Sheet.Sittings {
+				waits := slices.ContainsFunc(sit.Waits, func(c gate.Condition) bool {
+					return c.Is != gate.Days && c.Is != gate.Season
+				})
+				assert.Equal(t, waits, sit.Else != "", "%s: %s: says what is done where it does not come", k.ID, sit.Gate)
 			}
 			assert.NotEmpty(t, m.Sheet.Expect, k.ID)
 			assert.NotEmpty(t, m.Sheet.Ends, k.ID)

@@ -4167,6 +4167,18 @@ export interface components {
        */
       ppfd: number;
     };
+    Late: {
+      /** @description What decides then. */
+      atLast?: string;
+      /** @description What has not been seen, in words. */
+      awaited: string;
+      /** @description The day by which it should have been seen. */
+      by: string;
+      /** @description The day on which it is asked whether to go on; missing where it never is. */
+      last?: string;
+      /** @description What is done where it is not. */
+      then: string;
+    };
     Learned: {
       /** Format: int64 */
       batches: number;
@@ -5017,6 +5029,8 @@ export interface components {
     };
     Opening: {
       conditions: components["schemas"]["Standing"][];
+      /** @description By when it must have been seen, and what is done where it is not. */
+      late?: components["schemas"]["Late"];
       /** @description The day it opened, or will, where only days are wanting. */
       on?: string;
       /** @description Whether all that it wants is so. */
@@ -6982,6 +6996,8 @@ export interface components {
       plant: string;
     };
     Sitting: {
+      /** @description What is done where it is not seen by its day. */
+      else?: string;
       /** @description What must be seen first. */
       gate?: string;
       /** @description Why it is held back, in words. */
@@ -7628,6 +7644,7 @@ export interface components {
         | "asleep"
         | "treat"
         | "stall"
+        | "late"
         | "signal"
         | "pests"
         | "apart"

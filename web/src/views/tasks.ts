@@ -8,6 +8,7 @@ const places: Record<Task["kind"], string> = {
   treat: "/do",
   check: "?check",
   look: "?check",
+  late: "?check",
   stall: "/measure",
   pass: "",
   back: "",

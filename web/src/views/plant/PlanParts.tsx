@@ -200,7 +200,11 @@ export function SittingHead({ sitting, today, opening }: { sitting: Sitting; tod
           {sitting.gate && !opening?.on && ` · look about ${shortDay(sitting.on)}`}
         </span>
       </h3>
-      {opening && <WaitsFor opening={opening} />}
+      {opening ? (
+        <WaitsFor opening={opening} today={today} />
+      ) : (
+        sitting.else && <p className="soft small mt-2 mb-4">{sitting.else}</p>
+      )}
       {sitting.held && (
         <p className="ochre small mt-2 mb-6">
           <b>Held back:</b> {sitting.held}. What needs no unpotting is done meanwhile.

@@ -1,20 +1,32 @@
 import type { PlantFile } from "../../api/client";
+import { sayDay } from "../../dates";
+import { Say } from "../../Say";
 
 export type Opening = NonNullable<PlantFile["follow"]["waiting"][string]>;
 
-/** What a sitting waits for, one condition a line, and how each stands by the record. */
-export function WaitsFor({ opening }: { opening: Opening }) {
+/** What a sitting waits for, one condition a line, how each stands by the record, and what is done if it is late. */
+export function WaitsFor({ opening, today }: { opening: Opening; today: string }) {
   const conditions = opening.conditions ?? [];
+  const { late } = opening;
   return (
-    <ul className="small mt-2 mb-4 p-0 no-bullets">
-      {conditions.map((c) => (
-        <li key={c.wanted}>
-          <span className={c.status === "met" ? "kelp" : "ochre"} aria-hidden>
-            {c.status === "met" ? "✕ " : "· "}
-          </span>
-          {c.wanted}: <span className="soft">{c.status === "met" ? `so, ${c.found}` : c.found}</span>
-        </li>
-      ))}
-    </ul>
+    <>
+      <ul className="small mt-2 mb-4 p-0 no-bullets">
+        {conditions.map((c) => (
+          <li key={c.wanted}>
+            <span className={c.status === "met" ? "kelp" : "ochre"} aria-hidden>
+              {c.status === "met" ? "✕ " : "· "}
+            </span>
+            {c.wanted}: <span className="soft">{c.status === "met" ? `so, ${c.found}` : c.found}</span>
+          </li>
+        ))}
+      </ul>
+      {late && !opening.open && (
+        <p className={late.by <= today ? "ochre small mt-2 mb-4" : "soft small mt-2 mb-4"}>
+          {conditions.length > 1 && <>{late.awaited}: </>}
+          {late.by <= today ? "Was to be so by" : "Not so by"} {sayDay(late.by, today)}:{" "}
+          <Say>{late.last && late.last <= today ? (late.atLast ?? late.then) : late.then}</Say>
+        </p>
+      )}
+    </>
   );
 }
