@@ -9,9 +9,9 @@ import (
 )
 
 // Late says by when what a step waits for must have been seen, and what is done where it is not; false where it waits
-// for nothing that can be late, or its gate is kept in words alone, as those of older records are.
+// for nothing that can be late, its case is over, or its gate is kept in words alone, as those of older records are.
 func (s State) Late(step sheet.Step, on day.Day) (gate.Late, bool) {
-	if s.Plan == nil || len(step.Waits) == 0 {
+	if s.Plan == nil || !s.Case.Open() || len(step.Waits) == 0 {
 		return gate.Late{}, false
 	}
 	causes := make([]cause.ID, len(s.Plan.Causes))

@@ -15,6 +15,7 @@ type Nature struct {
 	DrySet   bool // it is set dry, and waters itself for weeks
 	Rests    bool // it was laid to rest until its season
 	Crown    bool // its growing point was lost
+	Rooted   bool // it had roots that live, and is no piece of another
 	Rootless bool // it has none that lives
 	Cool     bool // it stands below the warmth in which roots start
 }

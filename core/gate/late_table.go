@@ -23,6 +23,8 @@ var (
 const (
 	feelTheFoot = "feel where it was cut. Soft: cut it back to firm tissue and set it anew. Firm: 26 °C and a cover " +
 		"for 28 days more, or another vessel."
+	stakeAndCount = "stake it, so that new tips are not torn, and count its roots again where they show. Fewer than before: " +
+		"examine it anew. As many: wait on, warm and in shade."
 	warmerOrOther = "warmer and covered; no change in 28 days more: another way of bringing it back to roots."
 	giveUpRoots   = "go on only while a bulb or the base of a leaf is firm; where none is, give it up."
 	feelTheBase   = "feel its base. Firm: wait on. Soft: cut it to sound tissue, and let the cut heal again."
@@ -32,6 +34,7 @@ const (
 
 // lateRows is asked from above: the first row that fits counts. The last one fits all.
 var lateRows = []lateRow{
+	{sights: []Sight{Nudge}, of: isRooted, from: facts.Potted, days: 42, then: stakeAndCount},
 	{sights: footSights, of: isWoody, from: facts.Potted, days: 70, then: feelTheFoot},
 	{sights: footSights, from: facts.Potted, days: 42, then: feelTheFoot},
 	{
@@ -67,7 +70,7 @@ var lateRows = []lateRow{
 	},
 	{sights: []Sight{Bloomed}, then: "it blooms for longer than the work can wait: cut the flowers, or let it wait."},
 	{
-		sights: []Sight{Tip, NewRoot, Nub},
+		sights: rootSights,
 		then:   "count its roots again where they show; it is not taken out of its pot for that.",
 	},
 	{
@@ -93,6 +96,7 @@ var lateRows = []lateRow{
 }
 
 func isWoody(n Nature) bool        { return n.Woody }
+func isRooted(n Nature) bool       { return n.Rooted }
 func isRootless(n Nature) bool     { return n.Rootless }
 func isCoolRootless(n Nature) bool { return n.Rootless && n.Cool }
 func isCrown(n Nature) bool        { return n.Crown }

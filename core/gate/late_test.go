@@ -34,6 +34,7 @@ func TestByWhenASignMustHaveCome(t *testing.T) {
 	}{
 		{"a leafy piece", see(gate.Nudge), gate.Nature{}, potted + 42, "feel where it was cut", 0},
 		{"a woody piece", see(gate.PieceRoot), gate.Nature{Woody: true}, potted + 70, "feel where it was cut", 0},
+		{"with roots", see(gate.Nudge), gate.Nature{Rooted: true, Woody: true}, potted + 42, "stake it", 0},
 		{"one of two", gate.Gate{gate.OneOf(gate.See(gate.Nudge), gate.See(gate.NewGrowth))}, gate.Nature{},
 			potted + 42, "feel where it was cut", 0},
 		{"rootless", see(gate.Tip), gate.Nature{Rootless: true}, expected, "another way", sat + 90},

@@ -17,6 +17,7 @@ func NatureOfWaiting(habit string, causes []cause.ID, by School, f facts.Facts) 
 	n := gate.Nature{
 		Rests:    by == Rest,
 		Crown:    f.PointHit.Value || slices.Contains(causes, cause.CrownWet),
+		Rooted:   f.LiveRoots.Known && f.LiveRoots.Value > 0 && !f.Piece.Value,
 		Rootless: f.LiveRoots.Known && f.LiveRoots.Value == 0,
 		Cool:     f.Place.WarmthC.Known && f.Place.WarmthC.Value < rootsStartC,
 	}
