@@ -22,8 +22,8 @@ export function WaitsFor({ opening, today }: { opening: Opening; today: string }
       </ul>
       {late && !opening.open && (
         <p className={late.by <= today ? "ochre small mt-2 mb-4" : "soft small mt-2 mb-4"}>
-          {conditions.length > 1 && <>{late.awaited}: </>}
-          {late.by <= today ? "Was to be so by" : "Not so by"} {sayDay(late.by, today)}:{" "}
+          {late.by <= today ? "Was to be so by" : "Not so by"} {sayDay(late.by, today)}
+          {conditions.length > 1 && ` (${late.awaited})`}:{" "}
           <Say>{late.last && late.last <= today ? (late.atLast ?? late.then) : late.then}</Say>
         </p>
       )}
