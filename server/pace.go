@@ -13,12 +13,18 @@ const (
 	leastRate = 16 << 10 // bytes a second
 	falters   = 10 * time.Second
 	piece     = 64 << 10 // bytes written in one go
+	// rests is how long a reader may take nothing: its system takes in megabytes at once, and then nothing until they
+	// were read, which takes 48 s for 6 MB at 1 Mbit/s.
+	rests = time.Minute
 )
 
-// sent is how long so many bytes may take on the way.
-func sent(bytes int64) time.Duration {
-	return falters + time.Duration(bytes)*time.Second/leastRate
-}
+// sent is how long so many bytes may take on the way here.
+func sent(bytes int64) time.Duration { return falters + atLeastRate(bytes) }
+
+// taken is how long so many bytes of an answer may take until they are taken.
+func taken(bytes int64) time.Duration { return rests + atLeastRate(bytes) }
+
+func atLeastRate(bytes int64) time.Duration { return time.Duration(bytes) * time.Second / leastRate }
 
 // paced gives every body and every answer the time that its size asks for: what
 // goes slowly arrives whole, what stands still is ended.
@@ -87,7 +93,7 @@ func (w *pacedWriter) Unwrap() http.ResponseWriter { return w.ResponseWriter }
 func (w *pacedWriter) Write(p []byte) (n int, err error) {
 	for {
 		part := p[n:min(len(p), n+piece)]
-		_ = w.on.SetWriteDeadline(time.Now().Add(sent(int64(len(part)))))
+		_ = w.on.SetWriteDeadline(time.Now().Add(taken(int64(len(part)))))
 		wrote, err := w.ResponseWriter.Write(part)
 		n += wrote
 		if err != nil || n >= len(p) {

@@ -24,7 +24,7 @@ type Nature struct {
 type Late struct {
 	Awaited string  `json:"awaited" doc:"What has not been seen, in words."`
 	By      day.Day `json:"by" doc:"The day by which it should have been seen."`
-	Then    string  `json:"then" doc:"What is done where it is not."`
+	Then    string  `json:"act" doc:"What is done where it is not."`
 	// Last is when it is asked whether to go on at all.
 	Last   *day.Day `json:"last,omitempty" doc:"The day on which it is asked whether to go on; missing where it never is."`
 	AtLast string   `json:"atLast,omitempty" doc:"What decides then."`

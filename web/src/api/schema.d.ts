@@ -4168,6 +4168,8 @@ export interface components {
       ppfd: number;
     };
     Late: {
+      /** @description What is done where it is not. */
+      act: string;
       /** @description What decides then. */
       atLast?: string;
       /** @description What has not been seen, in words. */
@@ -4176,8 +4178,6 @@ export interface components {
       by: string;
       /** @description The day on which it is asked whether to go on; missing where it never is. */
       last?: string;
-      /** @description What is done where it is not. */
-      then: string;
     };
     Learned: {
       /** Format: int64 */
