@@ -244,6 +244,16 @@ function cause(id: string, label: string, daysToAct: number, harmless = false) {
   return { id, label, kind: "roots", prior: 0.1, spreads: false, daysToAct, harmless, summary: `${label}.` };
 }
 
+/** What the server asks for of a plan that is followed: the steps whose day has come, that wait for nothing. */
+const askedFor = ({ plan, ticks = {}, follow }: Partial<PlantFile>, today = "2026-11-24") =>
+  (plan?.steps ?? [])
+    .filter((s) => !ticks[s.id] && s.on <= today)
+    .filter((s) => {
+      const gate = s.gate ?? plan?.sittings?.find((x) => x.n === s.sitting)?.gate;
+      return !gate || follow?.waiting[s.sitting ?? 0]?.open;
+    })
+    .map((s) => ({ kind: "step", step: s.id, from: s.on, until: s.on, what: s.title, why: "", minutes: 1, weight: 4 }));
+
 /** A plant's file with nothing in it but what every plant has. */
 export const plantFile = (more: Partial<PlantFile> = {}): PlantFile =>
   ({
@@ -310,3 +320,7 @@ export const plantFile = (more: Partial<PlantFile> = {}): PlantFile =>
 
 /** A working, for numbers that open. */
 export const working = { inputs: [{ name: "in", value: 1 }], formula: "1 + 1", source: "arithmetic", sure: "exact" };
+
+/** A plant's file with a plan that is followed, and what the server asks for of it. */
+export const followed = (more: Partial<PlantFile>) =>
+  plantFile({ ...more, tasks: askedFor(more) as unknown as PlantFile["tasks"] });

@@ -2,7 +2,7 @@ import { Button, Group, Textarea, TextInput } from "@mantine/core";
 import { useLocalStorage } from "@mantine/hooks";
 import { useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import type { Plan } from "../../api/client";
+import type { Plan, PlantFile } from "../../api/client";
 import { useRecord } from "../../api/recording";
 import { Say } from "../../Say";
 import { Bare, Refused } from "../../shell/States";
@@ -23,16 +23,19 @@ import classes from "./Work.module.css";
 export function Work() {
   const file = usePlantFile();
   const plan = file.plan;
+  const due = dueSteps(file);
   const open = (plan?.steps ?? [])
     .map((s) => ({
       ...s,
-      on: file.follow.due[s.id] ?? s.on,
+      on: due.get(s.id) ?? file.follow.due[s.id] ?? s.on,
       // A gate that is met waits for nothing any more.
-      gate: file.follow.waiting[s.sitting ?? 0]?.open
-        ? undefined
-        : (s.gate ?? plan?.sittings?.find((x) => x.n === s.sitting)?.gate),
+      gate:
+        due.has(s.id) || file.follow.waiting[s.sitting ?? 0]?.open
+          ? undefined
+          : (s.gate ?? plan?.sittings?.find((x) => x.n === s.sitting)?.gate),
     }))
-    .filter((s) => !file.ticks[s.id]);
+    // What is done again and again is open whenever it is due.
+    .filter((s) => !file.ticks[s.id] || due.has(s.id));
   if (!plan || file.closed) {
     return (
       <Bare title="There is no plan to work through">
@@ -44,8 +47,9 @@ export function Work() {
   return <AtTheBench plan={plan} open={open} />;
 }
 
-/** Whether a step may be done by pressing Done: its day has come and it waits for nothing. */
-const isDue = (s: Step, today: string) => !s.gate && s.on <= today;
+/** The steps that are due, each from which day on: what the walk and the plant's page ask for, and nothing else. */
+const dueSteps = (file: PlantFile) =>
+  new Map((file.tasks ?? []).flatMap((t) => (t.kind === "step" && t.from <= file.today ? [[t.step, t.from]] : [])));
 
 /** Which page is open: what to lay out, a step, or the end of the day. */
 function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
@@ -57,9 +61,10 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
   });
   const heading = useRef<HTMLHeadingElement>(null);
   const [beyond, setBeyond] = useState(false);
-  const today = open.filter((s) => isDue(s, file.today));
+  const isDue = (s: Step) => dueSteps(file).has(s.id);
+  const today = open.filter(isDue);
   const chosen = open.findIndex((s) => s.id === draft.at);
-  const first = open.findIndex((s) => isDue(s, file.today));
+  const first = open.findIndex(isDue);
   const at = Math.max(0, chosen >= 0 ? chosen : first);
   const step = open[at] as Step;
   const go = (to: number) => {
@@ -77,7 +82,7 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
   const together = plan.steps.filter((s) => sitting && s.sitting === sitting.n);
   // Everything is laid out before the first step that is still to do; after that there is no gap.
   const begins = !!sitting && open.find((s) => s.sitting === sitting.n)?.id === step.id;
-  if (sitting?.layOut?.length && begins && isDue(step, file.today) && !draft.laid?.includes(sitting.n)) {
+  if (sitting?.layOut?.length && begins && isDue(step) && !draft.laid?.includes(sitting.n)) {
     const left = together.filter((s) => !file.ticks[s.id]);
     return (
       <LayOutPage
@@ -126,7 +131,7 @@ interface StepPageProps {
 /** One step: what to do, its amounts, what it opens, and how it ends. */
 function StepPage({ plan, step, left, heading, draft, setDraft, back, next, sent }: StepPageProps) {
   const file = usePlantFile();
-  const due = isDue(step, file.today);
+  const due = dueSteps(file).has(step.id);
   const sitting = (plan.sittings ?? []).find((s) => s.n === step.sitting);
   const together = plan.steps.filter((s) => sitting && s.sitting === sitting.n);
   const before = together.slice(

@@ -2,7 +2,7 @@ import { cleanup, screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
 import type { Plan } from "../../api/client";
-import { device, pageText, plantFile, Refusal, serve, show, working } from "../../testing/page";
+import { device, followed, pageText, plantFile, Refusal, serve, show, working } from "../../testing/page";
 import { Against, Needs, PlanHead, Rules, SittingHead, StepText, saidOnce, sittingsOf } from "./PlanParts";
 import { PlanSteps } from "./PlanSteps";
 import { Work } from "./Work";
@@ -185,7 +185,7 @@ describe("a plan in sittings", () => {
     step("feed@gate", { phase: undefined, op: "feed", sitting: 3, on: "2026-12-20" }),
     ...[4, 5, 6, 7, 8].map((n) => step(`look@d0.${n}`, { phase: undefined, op: "look", sitting: n })),
   ];
-  const file = (ticks = {}) => plantFile({ plan: { ...plan(steps), sittings }, ticks });
+  const file = (ticks = {}) => followed({ plan: { ...plan(steps), sittings }, ticks });
   const answers = {
     "GET /api/supplies": { supplies: [] },
     "GET /api/session": { signedIn: true, today: "2026-11-24" },
@@ -250,7 +250,7 @@ describe("a plan in sittings", () => {
 
 describe("working through a plan", () => {
   const steps = [step("one", { materials: ["paper"] }), step("two", { waitMinutes: 30 }), step("three")];
-  const file = (ticks = {}) => plantFile({ plan: plan(steps), ticks });
+  const file = (ticks = {}) => followed({ plan: plan(steps), ticks });
   const answers = {
     "GET /api/supplies": { supplies: [] },
     "GET /api/session": { signedIn: true, today: "2026-11-24" },
@@ -259,6 +259,16 @@ describe("working through a plan", () => {
     ...answers,
     "POST /api/plants/plant-1/entries": (a: { body: unknown }) => ({ ...(a.body as object), kind: "did", live: true }),
   };
+
+  it("has a step that is done again and again to do whenever it is due", () => {
+    serve(answers);
+    const done = { on: "2026-11-20", entry: "e", skipped: false };
+    const all = Object.fromEntries(steps.map((s) => [s.id, done]));
+    const again = { kind: "step", step: "two", from: "2026-11-22", until: "2026-11-24", what: "Again", why: "" };
+    show(<Work />, { ...file(all), tasks: [again] as never });
+    expect(screen.getByRole("heading", { name: "Title of two" })).toBeTruthy();
+    expect(screen.getByRole("button", { name: "Done" })).toBeTruthy();
+  });
 
   it("goes from step to step by button and key, and comes back to where it was", async () => {
     serve(answers);
