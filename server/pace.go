@@ -13,9 +13,9 @@ const (
 	leastRate = 16 << 10 // bytes a second
 	falters   = 10 * time.Second
 	piece     = 64 << 10 // bytes written in one go
-	// rests is how long a reader may take nothing: its system takes in megabytes at once, and then nothing until they
-	// were read, which takes 48 s for 6 MB at 1 Mbit/s.
-	rests = time.Minute
+	// rests is how long a reader may take nothing: its system takes in megabytes at once and then nothing until they were
+	// read, and ours asks it again after two minutes at the latest (the most that RFC 6298 lets a timer double to here).
+	rests = 150 * time.Second
 )
 
 // sent is how long so many bytes may take on the way here.

@@ -56,8 +56,7 @@ func TestTimeGoesWithSize(t *testing.T) {
 	assert.True(t, c.reads[last].IsZero(), "the deadline ends with the body")
 	assert.Len(t, c.writes, 1+4, "one to begin with, and one for each piece")
 	assert.WithinDuration(t, begun.Add(rests+4*time.Second), c.writes[1], 5*time.Second, "a piece at the least rate")
-	// A system that took in 6 MB takes nothing more until it gave them on, at 1 Mbit/s.
-	assert.Greater(t, taken(0), 6_000_000*time.Second/(1_000_000/8))
+	assert.Greater(t, taken(0), 2*time.Minute, "the longest that a system waits before it asks a full reader again")
 	assert.Equal(t, 3*piece+1, c.Body.Len())
 }
 

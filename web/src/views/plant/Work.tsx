@@ -2,7 +2,7 @@ import { Button, Group, Textarea, TextInput } from "@mantine/core";
 import { useLocalStorage } from "@mantine/hooks";
 import { useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import type { Plan, PlantFile } from "../../api/client";
+import type { Plan, PlantFile, Task } from "../../api/client";
 import { useRecord } from "../../api/recording";
 import { Say } from "../../Say";
 import { Bare, Refused } from "../../shell/States";
@@ -27,7 +27,8 @@ export function Work() {
   const open = (plan?.steps ?? [])
     .map((s) => ({
       ...s,
-      on: due.get(s.id) ?? file.follow.due[s.id] ?? s.on,
+      ...again(due.get(s.id), !!file.ticks[s.id]),
+      on: due.get(s.id)?.from ?? file.follow.due[s.id] ?? s.on,
       // A gate that is met waits for nothing any more.
       gate:
         due.has(s.id) || file.follow.waiting[s.sitting ?? 0]?.open
@@ -49,7 +50,11 @@ export function Work() {
 
 /** The steps that are due, each from which day on: what the walk and the plant's page ask for, and nothing else. */
 const dueSteps = (file: PlantFile) =>
-  new Map((file.tasks ?? []).flatMap((t) => (t.kind === "step" && t.from <= file.today ? [[t.step, t.from]] : [])));
+  new Map((file.tasks ?? []).flatMap((t) => (t.kind === "step" && t.from <= file.today ? [[t.step, t]] : [])));
+
+/** What is done once more stands alone: it is told as it is asked for, and nothing is laid out for it. */
+const again = (task: Task | undefined, begun: boolean): Partial<Step> =>
+  task && begun ? { title: task.what, how: task.how ?? "", sitting: undefined, materials: [] } : {};
 
 /** Which page is open: what to lay out, a step, or the end of the day. */
 function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {

@@ -266,7 +266,7 @@ describe("working through a plan", () => {
     const all = Object.fromEntries(steps.map((s) => [s.id, done]));
     const again = { kind: "step", step: "two", from: "2026-11-22", until: "2026-11-24", what: "Again", why: "" };
     show(<Work />, { ...file(all), tasks: [again] as never });
-    expect(screen.getByRole("heading", { name: "Title of two" })).toBeTruthy();
+    expect(screen.getByRole("heading", { name: "Again" })).toBeTruthy();
     expect(screen.getByRole("button", { name: "Done" })).toBeTruthy();
   });
 
