@@ -86,17 +86,24 @@ func (s State) waitsForRoots(step sheet.Step) bool {
 // late is by how many days what follows a sitting moves, because it was done on another
 // day than the plan has it.
 func (s State) late(step sheet.Step) day.Day {
-	moved := day.Day(0)
+	if before, moves := s.movedBy(step); moves {
+		return s.Ticks[before.ID].On - before.On
+	}
+	return 0
+}
+
+// movedBy is the work on roots before a step that was done; what follows it is counted from then.
+func (s State) movedBy(step sheet.Step) (last sheet.Step, found bool) {
 	for _, before := range s.Plan.Steps {
 		if before.Sitting >= step.Sitting || before.On >= step.On || before.Gate != "" ||
 			treatment.OperatorID(before.Op) != treatment.Unpot {
 			continue
 		}
 		if tick, ticked := s.Ticks[before.ID]; ticked && !tick.Skipped {
-			moved = tick.On - before.On
+			last, found = before, true
 		}
 	}
-	return moved
+	return last, found
 }
 
 // gateAsks lists the measures that gates of the plan in hand wait for, each once: a

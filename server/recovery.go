@@ -52,6 +52,7 @@ type Follow struct {
 	Clocks   []pest.Clock          `json:"clocks" doc:"The clocks of its pests."`
 	Due      map[string]day.Day    `json:"due" doc:"Days of steps that a clock, a gate or a late sitting moved."`
 	Events   []record.Event        `json:"events" doc:"What was done and what happened, oldest first."`
+	Changed  []record.Changed      `json:"changed" doc:"What of its plan is not as it was promised, each with its reason."`
 	// Waiting is by the number of the sitting, as text.
 	Waiting map[string]gate.Opening `json:"waiting" doc:"How the gates stand of sittings that are not done."`
 }
@@ -142,6 +143,7 @@ func (srv *server) follow(ctx context.Context, a store.Account, s record.State) 
 		Clocks:   []pest.Clock{},
 		Rates:    s.Rates(today),
 		Due:      map[string]day.Day{},
+		Changed:  []record.Changed{},
 		Events:   s.Events,
 		Waiting:  map[string]gate.Opening{},
 	}
@@ -193,6 +195,7 @@ func viewOf(p record.PictureOn, sizes map[uuid.UUID]store.Picture) PictureView {
 // planDays fills in what the sittings of a plan wait for, and the days of steps
 // that moved.
 func (f *Follow) planDays(s record.State, today day.Day) {
+	f.Changed = s.Changed(today)
 	for n, o := range s.Waiting(today) {
 		f.Waiting[strconv.Itoa(n)] = o
 	}

@@ -2704,6 +2704,19 @@ export interface components {
        */
       version: number;
     };
+    Changed: {
+      because: string;
+      /** @description The day that was promised. */
+      from: string;
+      /** @enum {string} */
+      how: "moved" | "held" | "dropped";
+      /** @description Ids of the steps. */
+      steps: string[];
+      /** @description What they do, each once. */
+      titles: string[];
+      /** @description The day on which it is now; missing where it has none. */
+      to?: string;
+    };
     ChangedTripInputBody: {
       /** @description The day of coming back. */
       back: string;
@@ -3713,6 +3726,8 @@ export interface components {
       shots: components["schemas"]["Shot"][];
     };
     Follow: {
+      /** @description What of its plan is not as it was promised, each with its reason. */
+      changed: components["schemas"]["Changed"][];
       /** @description The clocks of its pests. */
       clocks: components["schemas"]["Clock"][];
       drying?: components["schemas"]["DryDown"];

@@ -311,6 +311,7 @@ export const plantFile = (more: Partial<PlantFile> = {}): PlantFile =>
       clocks: [],
       rates: [],
       due: {},
+      changed: [],
       events: [],
       waiting: {},
     },

@@ -1,6 +1,6 @@
 import { useState } from "react";
-import type { Plan, Schemas } from "../../api/client";
-import { distance, shortDay } from "../../dates";
+import type { Plan, PlantFile, Schemas } from "../../api/client";
+import { distance, sayDay, shortDay } from "../../dates";
 import { Say } from "../../Say";
 import { How } from "../../shell/How";
 import { sayQuantity, useUnits } from "../../units";
@@ -172,6 +172,30 @@ export function StepText({ step, plan, today, say }: StepTextProps) {
         </p>
       ))}
     </div>
+  );
+}
+
+/** What of a plan that is followed is not as it was promised, and why. */
+export function Changed({ changed, today }: { changed: PlantFile["follow"]["changed"]; today: string }) {
+  if (!changed?.length) return null;
+  return (
+    <>
+      <h3 className="mt-8">Changed since it was taken up</h3>
+      <ul className="small my-4 pl-18">
+        {changed.map((c) => (
+          <li key={c.how + c.steps?.join()}>
+            <b>{c.titles?.join(", ")}</b>{" "}
+            {c.how === "moved" && c.to && (
+              <>
+                {sayDay(c.to, today)} <span className="soft">instead of {sayDay(c.from, today)}.</span>
+              </>
+            )}
+            {c.how === "held" && <span className="ochre">held back.</span>}
+            {c.how === "dropped" && <span className="soft">no longer asked for.</span>} {c.because}
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }
 

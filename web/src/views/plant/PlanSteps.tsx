@@ -10,6 +10,7 @@ import { PlanDraft } from "./PlanDraft";
 import {
   Against,
   Amounts,
+  Changed,
   Needs,
   PlanHead,
   Rules,
@@ -58,6 +59,7 @@ export function PlanSteps({ decideAgain }: { decideAgain: () => void }) {
         <section className="patch">
           <PlanHead plan={plan} />
           <Against breaches={plan.breaches ?? []} />
+          <Changed changed={file.follow.changed} today={file.today} />
           <Rules rules={plan.rules} />
           <hr className="rule" />
           <p style={{ margin: 0 }} className={classes.unprinted}>

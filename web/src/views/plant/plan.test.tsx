@@ -3,7 +3,7 @@ import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
 import type { Plan } from "../../api/client";
 import { device, followed, pageText, plantFile, Refusal, serve, show, working } from "../../testing/page";
-import { Against, Needs, PlanHead, Rules, SittingHead, StepText, saidOnce, sittingsOf } from "./PlanParts";
+import { Against, Changed, Needs, PlanHead, Rules, SittingHead, StepText, saidOnce, sittingsOf } from "./PlanParts";
 import { PlanSteps } from "./PlanSteps";
 import { Work } from "./Work";
 
@@ -245,6 +245,23 @@ describe("a plan in sittings", () => {
     );
     show(<Work />, file());
     expect(pageText()).toContain("This waits to be seen: roots white through the wall");
+  });
+});
+
+describe("what is not as it was promised", () => {
+  const one = { steps: ["a"], titles: ["First water"], from: "2026-11-27", because: "Its pot came late." };
+  it.each([
+    [{ ...one, how: "moved", to: "2026-11-30" }, "First water 30 November instead of 27 November. Its pot came late."],
+    [{ ...one, how: "held" }, "First water held back. Its pot came late."],
+    [{ ...one, how: "dropped" }, "First water no longer asked for. Its pot came late."],
+  ])("is told with its reason", (changed, says) => {
+    show(<Changed changed={[changed] as never} today="2026-11-24" />);
+    expect(screen.getByRole("listitem").textContent).toBe(says);
+  });
+
+  it("is told of nothing where all is as it was", () => {
+    show(<Changed changed={[]} today="2026-11-24" />);
+    expect(pageText()).toBe("");
   });
 });
 
