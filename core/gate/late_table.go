@@ -23,8 +23,8 @@ var (
 const (
 	feelTheFoot = "feel where it was cut. Soft: cut it back to firm tissue and set it anew. Firm: 26 °C and a cover " +
 		"for 28 days more, or another vessel."
-	stakeAndCount = "stake it, so that new tips are not torn, and count its roots again where they show. Fewer than before: " +
-		"examine it anew. As many: wait on, warm and in shade."
+	stakeAndCount = "stake it, so that new tips are not torn, and count its roots again where they show. Fewer than " +
+		"before: examine it anew. As many: wait on, warm and in shade."
 	warmerOrOther = "warmer and covered; no change in 28 days more: another way of bringing it back to roots."
 	giveUpRoots   = "go on only while a bulb or the base of a leaf is firm; where none is, give it up."
 	feelTheBase   = "feel its base. Firm: wait on. Soft: cut it to sound tissue, and let the cut heal again."
