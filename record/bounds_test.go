@@ -2,6 +2,9 @@ package record_test
 
 import (
 	"encoding/json"
+	"reflect"
+	"slices"
+	"strconv"
 	"strings"
 	"testing"
 
@@ -47,7 +50,35 @@ func TestNumbersAreTakenAtTheirLimitsAndRefusedBeyond(t *testing.T) {
 		assert.False(t, refuses(t, row.field, row.most), "%s: %g", row.field, row.most)
 		assert.True(t, refuses(t, row.field, row.least-row.by), "%s: %g", row.field, row.least-row.by)
 		assert.True(t, refuses(t, row.field, row.most+row.by), "%s: %g", row.field, row.most+row.by)
+		// What the record takes gets there: the document of the API shuts nothing of it out.
+		least, most := published(t, row.field)
+		assert.Less(t, least, row.least, row.field)
+		assert.Greater(t, most, row.most, row.field)
 	}
+}
+
+// published gives the limits of a field in the document of the API: wider than its own, so that the record says in its
+// words what cannot be right.
+func published(t *testing.T, field string) (least, most float64) {
+	t.Helper()
+	of := reflect.TypeFor[record.Body]()
+	var tag reflect.StructTag
+	for _, name := range strings.Split(field, ".") {
+		for of.Kind() == reflect.Pointer {
+			of = of.Elem()
+		}
+		at := slices.IndexFunc(reflect.VisibleFields(of), func(f reflect.StructField) bool {
+			named, _, _ := strings.Cut(f.Tag.Get("json"), ",")
+			return named == name
+		})
+		require.GreaterOrEqual(t, at, 0, field)
+		tag, of = reflect.VisibleFields(of)[at].Tag, reflect.VisibleFields(of)[at].Type
+	}
+	least, err := strconv.ParseFloat(tag.Get("minimum"), 64)
+	require.NoError(t, err, field)
+	most, err = strconv.ParseFloat(tag.Get("maximum"), 64)
+	require.NoError(t, err, field)
+	return least, most
 }
 
 // refuses says whether a number in a field is refused as one that cannot be right.

@@ -8,7 +8,7 @@ import (
 
 // Metered is what was read of light and air at the plant's leaves.
 type Metered struct {
-	Lux         *float64     `json:"lux,omitempty" minimum:"-9999" maximum:"99999" doc:"Light at leaf height, lux."`
+	Lux         *float64     `json:"lux,omitempty" minimum:"-9999" maximum:"999999" doc:"Light at leaf height, lux."`
 	Lamp        climate.Lamp `json:"lamp,omitempty" enum:"sun,cool-white,metal-halide,high-pressure-sodium,incandescent"`
 	Hours       *float64     `json:"hours,omitempty" minimum:"-999" maximum:"9999" doc:"Hours a day at about that light."`
 	MinC        *float64     `json:"minC,omitempty" minimum:"-9999" maximum:"99999" doc:"Lowest night, °C."`

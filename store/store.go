@@ -52,6 +52,11 @@ func Open(url string, clock func() time.Time) (*Store, error) {
 	if err != nil {
 		return nil, fmt.Errorf("opening the database: %w", err)
 	}
+	return OpenBy(config, clock), nil
+}
+
+// OpenBy connects to PostgreSQL as configured.
+func OpenBy(config *pgx.ConnConfig, clock func() time.Time) *Store {
 	patient := *config.Copy()
 	config.RuntimeParams["lock_timeout"] = lockedAtMost
 	db := sqlx.NewDb(stdlib.OpenDB(*config), "pgx")
@@ -61,7 +66,7 @@ func Open(url string, clock func() time.Time) (*Store, error) {
 	return &Store{
 		DB: db, Clock: clock, hash: newHashing(safeCost), foldings: newFoldings(mostFolded), airs: newAirs(),
 		patient: patient,
-	}, nil
+	}
 }
 
 // Migrate brings the database's tables up to this version of the program.

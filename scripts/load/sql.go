@@ -8,7 +8,6 @@ import (
 
 	"github.com/google/uuid"
 	"github.com/jackc/pgx/v5"
-	"github.com/jackc/pgx/v5/stdlib"
 
 	"tendermend/store"
 )
@@ -40,8 +39,7 @@ func timed(url string) (*store.Store, *sqlTime, error) {
 	}
 	bare := &sqlTime{}
 	config.Tracer = bare
-	s, err := store.Open(stdlib.RegisterConnConfig(config), time.Now)
-	return s, bare, err
+	return store.OpenBy(config, time.Now), bare, nil
 }
 
 // readRecord tells how long the database takes to give the rows of a plant's record, to the

@@ -34,7 +34,7 @@ type Answers struct {
 	OffsetsSeen *int           `json:"offsetsSeen,omitempty" minimum:"-999" maximum:"9999" doc:"Offsets on it."`
 	Growths     *int           `json:"growths,omitempty" minimum:"-9999" maximum:"99999" doc:"Bulbs, canes or rosettes."`
 	Growing     *bool          `json:"growing,omitempty" doc:"Something new was seen within a month."`
-	OwnedDays   *int           `json:"ownedDays,omitempty" minimum:"-999" maximum:"9999" doc:"Days since it came."`
+	OwnedDays   *int           `json:"ownedDays,omitempty" minimum:"-999" maximum:"99999" doc:"Days since it came."`
 
 	Seat facts.Seat `json:"seat,omitempty" enum:"pot,basket,mount,hung,cup,dish,reservoir,jar,box" doc:"Its seat."`
 
