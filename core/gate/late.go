@@ -88,14 +88,15 @@ func (c Condition) late(f facts.Facts, n Nature, expected day.Day) Late {
 	at := slices.IndexFunc(lateRows, func(r lateRow) bool { return r.fits(c, n) })
 	row := lateRows[at]
 	l := Late{Awaited: c.Words(), By: expected + graceDays, Then: row.then, AtLast: row.atLast}
-	if from, known := f.Last[row.from]; known && row.days > 0 {
+	from, counted := f.Last[row.from]
+	if counted && row.days > 0 {
 		l.By = max(expected, from+day.Day(row.days))
 	}
-	if from, known := f.Last[row.from]; known && row.last > 0 {
+	if row.last > 0 {
 		last := from + day.Day(row.last)
-		l.Last = &last
-	} else if row.last > 0 {
-		last := expected + day.Day(row.last-row.days)
+		if !counted {
+			last = expected + day.Day(row.last-row.days)
+		}
 		l.Last = &last
 	}
 	return l
@@ -103,7 +104,7 @@ func (c Condition) late(f facts.Facts, n Nature, expected day.Day) Late {
 
 // fits says whether a row speaks of a condition; of several, of which one is enough, it speaks of the first.
 func (r lateRow) fits(c Condition, n Nature) bool {
-	if c.Is == AnyOf {
+	if c.Is == AnyOf && len(c.Any) > 0 {
 		return r.fits(c.Any[0], n)
 	}
 	return (len(r.is) == 0 || slices.Contains(r.is, c.Is)) &&

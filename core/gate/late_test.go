@@ -37,6 +37,7 @@ func TestByWhenASignMustHaveCome(t *testing.T) {
 		{"with roots", see(gate.Nudge), gate.Nature{Rooted: true, Woody: true}, potted + 42, "stake it", 0},
 		{"one of two", gate.Gate{gate.OneOf(gate.See(gate.Nudge), gate.See(gate.NewGrowth))}, gate.Nature{},
 			potted + 42, "feel where it was cut", 0},
+		{"one of none, as somebody wrote it", gate.Gate{gate.OneOf()}, gate.Nature{}, expected + 28, "make the plan anew", 0},
 		{"rootless", see(gate.Tip), gate.Nature{Rootless: true}, expected, "another way", sat + 90},
 		{"rootless and cool", see(gate.Tip), gate.Nature{Rootless: true, Cool: true}, sat + 45, "another way", sat + 90},
 		{"cool, with roots", see(gate.Tip), gate.Nature{Cool: true}, expected + 28, "count its roots", 0},
