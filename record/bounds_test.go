@@ -100,10 +100,14 @@ func refuses(t *testing.T, field string, value float64) bool {
 	if body.Did != nil {
 		body.Did.Step = b.state().Plan.Steps[0].ID
 	}
+	var wrong []string
 	for _, fault := range b.try(0, body) {
-		if fault.Field == field && strings.Contains(fault.Message, "cannot be right") {
-			return true
+		if strings.Contains(fault.Message, "cannot be right") {
+			wrong = append(wrong, fault.Field)
 		}
 	}
-	return false
+	if len(wrong) > 0 {
+		assert.Equal(t, []string{field}, wrong, "it alone, once")
+	}
+	return len(wrong) > 0
 }

@@ -11,7 +11,7 @@ import (
 
 // How a plan that was taken up is another now.
 const (
-	ChangedDay     = "moved"
+	ChangedMoved   = "moved"
 	ChangedHeld    = "held"
 	ChangedDropped = "dropped"
 )
@@ -63,7 +63,7 @@ func (s State) changed(step sheet.Step, on day.Day) (Changed, bool) {
 	case begun || now == step.On:
 		return c, false
 	default:
-		c.How, c.To, c.Because = ChangedDay, &now, s.whyMoved(step)
+		c.How, c.To, c.Because = ChangedMoved, &now, s.whyMoved(step)
 	}
 	return c, true
 }

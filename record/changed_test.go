@@ -35,7 +35,7 @@ func TestAPlanSaysWhatIsNotAsItWasPromised(t *testing.T) {
 		require.NotEmpty(t, list)
 		moved := map[string]bool{}
 		for _, c := range list {
-			require.Equal(t, record.ChangedDay, c.How)
+			require.Equal(t, record.ChangedMoved, c.How)
 			assert.Equal(t, c.From+3, *c.To)
 			assert.Contains(t, c.Because, unpot.Title)
 			assert.Contains(t, c.Because, (today - 37).Words())

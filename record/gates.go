@@ -83,9 +83,9 @@ func (s State) waitsForRoots(step sheet.Step) bool {
 	return false
 }
 
-// late is by how many days what follows a sitting moves, because it was done on another
+// shifted is by how many days what follows a sitting moves, because it was done on another
 // day than the plan has it.
-func (s State) late(step sheet.Step) day.Day {
+func (s State) shifted(step sheet.Step) day.Day {
 	if before, moves := s.movedBy(step); moves {
 		return s.Ticks[before.ID].On - before.On
 	}
@@ -149,6 +149,7 @@ func (s State) Waiting(on day.Day) map[int]gate.Opening {
 		}
 		if o, gated := s.Opening(step, on); gated {
 			if l, can := s.Late(step, on); can {
+				l.Then = l.On(on)
 				o.Late = &l
 			}
 			waiting[step.Sitting] = o

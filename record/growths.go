@@ -118,7 +118,7 @@ func (s State) DueOn(stepID string) day.Day {
 			return *o.On
 		}
 		if step.Pest == nil || step.Pest.Nth == 0 {
-			return step.On + s.late(step)
+			return step.On + s.shifted(step)
 		}
 		return s.treatedAgain(step)
 	}

@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"tendermend/core/day"
+	"tendermend/core/treatment/sheet"
 	"tendermend/record"
 	"tendermend/record/due"
 )
@@ -65,4 +66,23 @@ func (b *book) later(on day.Day, body record.Body) record.State {
 	e.On = on
 	b.entries = append(b.entries, e)
 	return b.state()
+}
+
+// From its last day on, a page is told what decides whether to go on, and nothing else.
+func TestWhatDecidesAtLastIsToldFromItsDay(t *testing.T) {
+	b := wellPlant(t, "phalaenopsis-hybrid", "monopodial-orchid")
+	none := 0
+	b.write(0, record.Body{Diagnosed: &record.Diagnosed{Causes: []string{"root-rot"}}})
+	b.write(0, record.Body{Planned: &record.Planned{Answers: sheet.Answers{LiveRoots: &none}}})
+	s, told := b.state(), 0
+	for n, now := range s.Waiting(today) {
+		if now.Late == nil || now.Late.Last == nil {
+			continue
+		}
+		told++
+		assert.NotEqual(t, now.Late.AtLast, now.Late.Then, n)
+		then := s.Waiting(*now.Late.Last)[n]
+		assert.Equal(t, now.Late.AtLast, then.Late.Then, n)
+	}
+	assert.Positive(t, told)
 }

@@ -1,6 +1,6 @@
 // Command asked answers of one plant without a server and without a database: what stands around it and its record go
-// in as one value of JSON, what it is given, what falls due and what ails it come out. Built for a browser it is the
-// whole core of the program.
+// in as one value of JSON; how it does, what it is given and what is due come out, and one more entry as it would be
+// kept, with its differential or its plan. It is what a browser would run.
 //
 //	asked < question.json
 package main

@@ -51,6 +51,7 @@ func (q question) ask() (answered, error) {
 			return a, fmt.Errorf("what is added cannot be recorded: %w", faults)
 		}
 		a.Concerns = ledger.Concerns(*q.Add, q.Add.RecordedAt, around)
+		q.Add.With = ledger.With(*q.Add)
 		if err := ledger.Complete(q.Add, around); err != nil {
 			return a, err
 		}

@@ -25,9 +25,9 @@ type Late struct {
 	Awaited string  `json:"awaited" doc:"What has not been seen, in words."`
 	By      day.Day `json:"by" doc:"The day by which it should have been seen."`
 	Then    string  `json:"act" doc:"What is done where it is not."`
-	// Last is when it is asked whether to go on at all.
-	Last   *day.Day `json:"last,omitempty" doc:"The day on which it is asked whether to go on; missing where it never is."`
-	AtLast string   `json:"atLast,omitempty" doc:"What decides then."`
+	// Last is when it is asked whether to go on at all; nil where it never is.
+	Last   *day.Day `json:"-"`
+	AtLast string   `json:"-"` // what decides then
 }
 
 // On gives what is done on a day: what decides at last, from then on.

@@ -4185,14 +4185,10 @@ export interface components {
     Late: {
       /** @description What is done where it is not. */
       act: string;
-      /** @description What decides then. */
-      atLast?: string;
       /** @description What has not been seen, in words. */
       awaited: string;
       /** @description The day by which it should have been seen. */
       by: string;
-      /** @description The day on which it is asked whether to go on; missing where it never is. */
-      last?: string;
     };
     Learned: {
       /** Format: int64 */

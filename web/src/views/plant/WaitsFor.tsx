@@ -23,8 +23,7 @@ export function WaitsFor({ opening, today }: { opening: Opening; today: string }
       {late && !opening.open && (
         <p className={late.by <= today ? "ochre small mt-2 mb-4" : "soft small mt-2 mb-4"}>
           {late.by <= today ? "Was to be so by" : "Not so by"} {sayDay(late.by, today)}
-          {conditions.length > 1 && ` (${late.awaited})`}:{" "}
-          <Say>{late.last && late.last <= today ? (late.atLast ?? late.act) : late.act}</Say>
+          {conditions.length > 1 && ` (${late.awaited})`}: <Say>{late.act}</Say>
         </p>
       )}
     </>

@@ -45,7 +45,7 @@ export function Work() {
     );
   }
   if (open.length === 0) return <Finished plan={plan} />;
-  return <AtTheBench plan={plan} open={open} />;
+  return <AtTheBench plan={plan} open={open} isDue={(s) => due.has(s.id)} />;
 }
 
 /** The steps that are due, each from which day on: what the walk and the plant's page ask for, and nothing else. */
@@ -57,7 +57,7 @@ const again = (task: Task | undefined, begun: boolean): Partial<Step> =>
   task && begun ? { title: task.what, how: task.how ?? "", sitting: undefined, materials: [] } : {};
 
 /** Which page is open: what to lay out, a step, or the end of the day. */
-function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
+function AtTheBench({ plan, open, isDue }: { plan: Plan; open: Step[]; isDue: (s: Step) => boolean }) {
   const file = usePlantFile();
   const [draft, setDraft] = useLocalStorage<Draft>({
     key: `work-${file.id}`,
@@ -66,7 +66,6 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
   });
   const heading = useRef<HTMLHeadingElement>(null);
   const [beyond, setBeyond] = useState(false);
-  const isDue = (s: Step) => dueSteps(file).has(s.id);
   const today = open.filter(isDue);
   const chosen = open.findIndex((s) => s.id === draft.at);
   const first = open.findIndex(isDue);
@@ -105,6 +104,7 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
       key={step.id}
       plan={plan}
       step={step}
+      due={isDue(step)}
       left={open.length}
       heading={heading}
       draft={draft}
@@ -124,6 +124,7 @@ function AtTheBench({ plan, open }: { plan: Plan; open: Step[] }) {
 interface StepPageProps {
   plan: Plan;
   step: Step;
+  due: boolean;
   left: number;
   heading: React.RefObject<HTMLHeadingElement | null>;
   draft: Draft;
@@ -134,9 +135,8 @@ interface StepPageProps {
 }
 
 /** One step: what to do, its amounts, what it opens, and how it ends. */
-function StepPage({ plan, step, left, heading, draft, setDraft, back, next, sent }: StepPageProps) {
+function StepPage({ plan, step, due, left, heading, draft, setDraft, back, next, sent }: StepPageProps) {
   const file = usePlantFile();
-  const due = dueSteps(file).has(step.id);
   const sitting = (plan.sittings ?? []).find((s) => s.n === step.sitting);
   const together = plan.steps.filter((s) => sitting && s.sitting === sitting.n);
   const before = together.slice(
@@ -184,9 +184,7 @@ function StepPage({ plan, step, left, heading, draft, setDraft, back, next, sent
   );
 }
 
-interface AnswerProps extends Pick<StepPageProps, "step" | "draft" | "setDraft" | "back" | "next" | "sent"> {
-  due: boolean;
-}
+type AnswerProps = Pick<StepPageProps, "step" | "due" | "draft" | "setDraft" | "back" | "next" | "sent">;
 
 /** How the step is answered: done today, early or on another day, or skipped; a note only where it is wanted. */
 function Answer({ step, due, draft, setDraft, back, next, sent }: AnswerProps) {

@@ -149,16 +149,9 @@ describe("a gated sitting", () => {
     ["2026-11-25", "Not so by 25 November (new roots): feel its foot."],
     ["2026-11-24", "Was to be so by 24 November (new roots): feel its foot."],
   ])("says what is done where it is not seen by %s", (by, says) => {
-    const late = { awaited: "new roots", by, act: "feel its foot.", last: "2026-11-25", atLast: "give it up." };
+    const late = { awaited: "new roots", by, act: "feel its foot." };
     show(<WaitsFor opening={{ ...waits, late } as never} today="2026-11-24" />);
     expect(pageText()).toContain(says);
-    expect(pageText()).not.toContain("give it up");
-  });
-
-  it("says what decides in the end", () => {
-    const late = { awaited: "roots", by: "2026-10-25", act: "wait.", last: "2026-11-24", atLast: "give it up." };
-    show(<WaitsFor opening={{ ...waits, late } as never} today="2026-11-24" />);
-    expect(pageText()).toContain("Was to be so by 25 October (roots): give it up.");
   });
 });
 
